@@ -1,0 +1,75 @@
+/** Who may import whom. Core stages stand in the order of the work and meet through `model`; `flow.ts` alone joins them. */
+const stage = (name, ...mayUse) => ({
+  name: `core-${name}`,
+  severity: 'error',
+  from: { path: `^core/src/${name}/` },
+  to: { path: '^core/src/', pathNot: `^core/src/(${[name, ...mayUse].join('|')})/` },
+});
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    stage('units'),
+    stage('facts', 'units'),
+    stage('findings'),
+    stage('model', 'units', 'facts'),
+    stage('listing', 'units', 'facts', 'findings', 'model'),
+    stage('rules', 'units', 'facts', 'findings', 'model'),
+    stage('fit', 'units', 'facts', 'findings', 'model', 'rules'),
+    stage('formats', 'units', 'facts', 'findings', 'model'),
+    stage('procedure', 'units', 'facts', 'findings', 'model', 'fit'),
+    {
+      name: 'procedure-uses-types-of-fit-only',
+      severity: 'error',
+      from: { path: '^core/src/procedure/' },
+      to: { path: '^core/src/fit/', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'virtual-device-knows-no-sheets',
+      severity: 'error',
+      from: { path: '^core/src/procedure/virtual' },
+      to: { path: '^core/src/(fit|procedure/(sheet|writer|proof|turns|decode))' },
+    },
+    {
+      name: 'writer-knows-no-virtual-device',
+      severity: 'error',
+      from: { path: '^core/src/procedure/(sheet|writer|turns)' },
+      to: { path: '^core/src/procedure/(virtual|proof)' },
+    },
+    {
+      name: 'core-is-alone',
+      severity: 'error',
+      from: { path: '^core/src/' },
+      to: { pathNot: '^(core/src/|node_modules/zod/)' },
+    },
+    {
+      name: 'islands-never-touch-the-server',
+      severity: 'error',
+      from: { path: '^web/src/(islands|components|workers|messages)/' },
+      to: { path: '^web/src/(server|pages)/|^node_modules/(pg|knex|pino)/' },
+    },
+    {
+      name: 'migrations-import-no-application',
+      severity: 'error',
+      from: { path: '^web/migrations/' },
+      to: { path: '^(web/src|core)/' },
+    },
+    {
+      name: 'not-to-unresolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '\\?|^astro:' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default'] },
+  },
+};

@@ -1,0 +1,4 @@
+export * from './services/index';
+export * from './tones/consumerCodes';
+export * from './tones/ctcss';
+export * from './tones/dcs';

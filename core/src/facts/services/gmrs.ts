@@ -1,0 +1,82 @@
+import type { Service, ServiceChannel } from './service';
+
+/*
+ * General Mobile Radio Service. Source: 47 CFR 95.1763 (channels), 95.1767 (power), 95.1773 (bandwidth).
+ * Entered from memory of the rule; the tests hold it against the rule's raster as a formula and an independent list.
+ * Columns: number, output or simplex frequency, input frequency of the pair.
+ */
+const MAIN: readonly (readonly [number, number, number])[] = [
+  [15, 462_550_000, 467_550_000],
+  [16, 462_575_000, 467_575_000],
+  [17, 462_600_000, 467_600_000],
+  [18, 462_625_000, 467_625_000],
+  [19, 462_650_000, 467_650_000],
+  [20, 462_675_000, 467_675_000],
+  [21, 462_700_000, 467_700_000],
+  [22, 462_725_000, 467_725_000],
+];
+const INTERSTITIAL_462: readonly (readonly [number, number])[] = [
+  [1, 462_562_500],
+  [2, 462_587_500],
+  [3, 462_612_500],
+  [4, 462_637_500],
+  [5, 462_662_500],
+  [6, 462_687_500],
+  [7, 462_712_500],
+];
+const INTERSTITIAL_467: readonly (readonly [number, number])[] = [
+  [8, 467_562_500],
+  [9, 467_587_500],
+  [10, 467_612_500],
+  [11, 467_637_500],
+  [12, 467_662_500],
+  [13, 467_687_500],
+  [14, 467_712_500],
+];
+
+const direct = (
+  number: number,
+  hz: number,
+  rest: Omit<ServiceChannel, 'number' | 'pair' | 'name' | 'receiveHz' | 'transmitHz'>,
+): ServiceChannel => ({
+  number,
+  pair: false,
+  name: `GMRS ${number}`,
+  receiveHz: hz,
+  transmitHz: hz,
+  ...rest,
+});
+
+export const GMRS: Service = {
+  id: 'gmrs',
+  title: 'General Mobile Radio Service',
+  country: 'US',
+  citation: '47 CFR 95.1763',
+  channels: [
+    // 47 CFR 95.1767(b): 5 W ERP on the 462 MHz interstitial channels
+    ...INTERSTITIAL_462.map(([n, hz]) =>
+      direct(n, hz, { maxPowerW: 5, powerBasis: 'erp', bandwidthHz: 20_000, handHeldOnly: false }),
+    ),
+    // 47 CFR 95.1767(c): 0.5 W ERP, hand-held units only; 95.1773: 12.5 kHz
+    ...INTERSTITIAL_467.map(([n, hz]) =>
+      direct(n, hz, { maxPowerW: 0.5, powerBasis: 'erp', bandwidthHz: 12_500, handHeldOnly: true }),
+    ),
+    // 47 CFR 95.1767(a): 50 W transmitter output on the main channels
+    ...MAIN.map(([n, hz]) =>
+      direct(n, hz, { maxPowerW: 50, powerBasis: 'transmitter', bandwidthHz: 20_000, handHeldOnly: false }),
+    ),
+    ...MAIN.map(
+      ([number, receiveHz, transmitHz]): ServiceChannel => ({
+        number,
+        pair: true,
+        name: `GMRS ${number} repeater`,
+        receiveHz,
+        transmitHz,
+        maxPowerW: 50,
+        powerBasis: 'transmitter',
+        bandwidthHz: 20_000,
+        handHeldOnly: false,
+      }),
+    ),
+  ],
+};

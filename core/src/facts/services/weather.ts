@@ -1,0 +1,35 @@
+import type { Service } from './service';
+
+/*
+ * US weather broadcasts. Source: NOAA Weather Radio frequency list (seven channels), from memory.
+ * Two numberings are in use, so the frequency is the identity. `number` is the ascending one of alert radios; the marine
+ * order stands beside it.
+ * Columns: ascending number, frequency, marine number.
+ */
+export const WEATHER_NUMBERS: readonly { ascending: number; receiveHz: number; marine: number }[] = [
+  { ascending: 1, receiveHz: 162_400_000, marine: 2 },
+  { ascending: 2, receiveHz: 162_425_000, marine: 4 },
+  { ascending: 3, receiveHz: 162_450_000, marine: 5 },
+  { ascending: 4, receiveHz: 162_475_000, marine: 3 },
+  { ascending: 5, receiveHz: 162_500_000, marine: 6 },
+  { ascending: 6, receiveHz: 162_525_000, marine: 7 },
+  { ascending: 7, receiveHz: 162_550_000, marine: 1 },
+];
+
+export const WEATHER: Service = {
+  id: 'weather',
+  title: 'Weather broadcasts',
+  country: 'US',
+  citation: 'NOAA Weather Radio frequency list',
+  channels: WEATHER_NUMBERS.map(({ ascending, receiveHz }) => ({
+    number: ascending,
+    pair: false,
+    name: `Weather ${ascending}`,
+    receiveHz,
+    transmitHz: null,
+    maxPowerW: null,
+    powerBasis: null,
+    bandwidthHz: 25_000,
+    handHeldOnly: false,
+  })),
+};

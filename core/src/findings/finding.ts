@@ -1,0 +1,87 @@
+/** How much a finding weighs: `error` stops, `warning` wants a look, `note` is for information. */
+export type Severity = 'error' | 'warning' | 'note';
+
+interface Common {
+  readonly severity: Severity;
+  /** Where in the document or input it stands, as a JSON pointer; absent when it is about the whole. */
+  readonly path?: string;
+  /** The published source that decided it; absent for common practice. */
+  readonly source?: string;
+}
+
+/** What the core has to say, by code and numbers only; the words live with the interface. */
+export type Finding = Common &
+  (
+    | { readonly code: 'document-not-json'; readonly detail: string }
+    | { readonly code: 'file-unreadable'; readonly detail: string }
+    | { readonly code: 'document-shape'; readonly detail: string }
+    | { readonly code: 'document-format'; readonly wanted: string; readonly found: string }
+    | { readonly code: 'duplicate-id'; readonly id: string }
+    | { readonly code: 'dangling-reference'; readonly what: string; readonly id: string }
+    // fit: hearing and sending
+    | { readonly code: 'cannot-receive'; readonly receiveHz: number }
+    | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }
+    | { readonly code: 'receive-unknown' }
+    | { readonly code: 'listen-only-by-plan' }
+    | { readonly code: 'no-way-to-forbid-transmit' }
+    | { readonly code: 'no-repeater-input'; readonly inputHz: number; readonly outputHz: number }
+    | { readonly code: 'talk-goes-out-on-output'; readonly transmitHz: number }
+    | { readonly code: 'fixed-receive-only' }
+    | { readonly code: 'cannot-transmit-here'; readonly transmitHz: number }
+    | { readonly code: 'transmit-unknown' }
+    | { readonly code: 'not-certified'; readonly service: string }
+    | { readonly code: 'certification-unknown'; readonly service: string }
+    | { readonly code: 'service-needs-licence' }
+    | { readonly code: 'power-too-high'; readonly limitW: number; readonly lowestW: number }
+    | { readonly code: 'power-lowered'; readonly limitW: number; readonly usedW: number }
+    | { readonly code: 'power-unknown'; readonly limitW: number }
+    // fit: tones
+    | { readonly code: 'transmit-tone-missing'; readonly tone: string }
+    | { readonly code: 'transmit-tone-left-off-to-listen'; readonly tone: string }
+    | { readonly code: 'receive-tone-left-off'; readonly tone: string }
+    | { readonly code: 'tone-by-partner'; readonly tone: string; readonly as: string }
+    | { readonly code: 'tone-by-number'; readonly tone: string; readonly number: string }
+    | { readonly code: 'tone-both-ways'; readonly tone: string }
+    | { readonly code: 'tones-differ-paired'; readonly transmitTone: string; readonly receiveTone: string }
+    | { readonly code: 'paired-stays-deaf'; readonly inputTone: string; readonly outputTone: string }
+    | { readonly code: 'tone-list-unknown' }
+    | { readonly code: 'channel-tone-unknown'; readonly direction: 'transmit' | 'receive' }
+    // fit: slots and names
+    | { readonly code: 'no-free-slot' }
+    | { readonly code: 'slot-taken'; readonly by: string; readonly number: number }
+    | { readonly code: 'slot-shared'; readonly with: string; readonly number: number }
+    | { readonly code: 'locked-from-keypad'; readonly number: number; readonly label: string }
+    | { readonly code: 'name-shortened'; readonly from: string; readonly to: string }
+    | { readonly code: 'no-names' }
+    | { readonly code: 'names-unknown' }
+    | { readonly code: 'bandwidth-differs'; readonly wanted: string; readonly has: string }
+    | { readonly code: 'bandwidth-unknown' }
+    | { readonly code: 'firmware-unverified'; readonly firmware: string }
+    | { readonly code: 'firmware-unknown' }
+    // sheet and proof
+    | { readonly code: 'steps-not-known' }
+    | { readonly code: 'no-recipe'; readonly field: string }
+    | {
+        readonly code: 'proof-differs';
+        readonly number: number;
+        readonly field: string;
+        readonly wanted: string;
+        readonly found: string;
+      }
+    | {
+        readonly code: 'proof-setting-differs';
+        readonly setting: string;
+        readonly wanted: string;
+        readonly found: string;
+      }
+    | {
+        readonly code: 'proof-screen-differs';
+        readonly step: number;
+        readonly wanted: string;
+        readonly found: string;
+      }
+    | { readonly code: 'proof-too-slow'; readonly step: number }
+    | { readonly code: 'may-radiate'; readonly step: number }
+  );
+
+export type FindingCode = Finding['code'];

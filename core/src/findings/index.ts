@@ -1,0 +1,3 @@
+export * from './finding';
+export * from './question';
+export * from './result';

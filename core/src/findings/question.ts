@@ -1,0 +1,54 @@
+/**
+ * Something a line of text leaves open. `blocking` ones must be answered before a draft is saved; the others state what
+ * was assumed. `offers` are possible readings, never taken by themselves; `lines[i]` is the whole line with offer i put in.
+ */
+export interface Question {
+  readonly code: QuestionCode;
+  readonly blocking: boolean;
+  /** The words of the line that raised it. */
+  readonly about: string;
+  readonly offers: readonly string[];
+  readonly lines?: readonly string[];
+}
+
+export type QuestionCode =
+  | 'nothing-written'
+  | 'no-frequency'
+  | 'line-too-long'
+  | 'several-frequencies'
+  | 'tone-in-mhz'
+  | 'tone-in-khz'
+  | 'tone-not-standard'
+  | 'tone-rare'
+  | 'tone-incomplete'
+  | 'tone-or-frequency'
+  | 'tone-or-dcs'
+  | 'tone-missing'
+  | 'tone-unreadable'
+  | 'several-tones'
+  | 'tone-direction'
+  | 'tone-both-ways'
+  | 'dcs-polarity'
+  | 'dcs-not-in-use'
+  | 'code-number'
+  | 'frequency-is-input'
+  | 'input-output-swapped'
+  | 'frequency-off-channel'
+  | 'frequency-unreadable'
+  | 'frequency-too-coarse'
+  | 'frequency-out-of-range'
+  | 'channel-or-code'
+  | 'no-such-channel'
+  | 'no-repeater-here'
+  | 'pair-does-not-match'
+  | 'direct-or-repeater'
+  | 'repeater-by-direction'
+  | 'input-tone-unknown'
+  | 'output-tone-unknown'
+  | 'service-unknown'
+  | 'transmit-unknown'
+  | 'nobody-transmits'
+  | 'word-contradicts'
+  | 'digital-mode'
+  | 'name-made'
+  | 'name-shortened';

@@ -1,0 +1,52 @@
+import {
+  type Description,
+  type Field,
+  factoryMemory,
+  type Holds,
+  type ListItem,
+  listItems,
+  type Memory,
+  type Slot,
+  slotsOf,
+} from '../model/index';
+
+/** A description made ready for many look-ups: slots, lists written out, fields by what they hold, factory memory. */
+export interface FitDevice {
+  readonly description: Description;
+  readonly slots: readonly Slot[];
+  readonly slotsOn: ReadonlyMap<number, readonly Slot[]>;
+  readonly freeSlots: readonly Slot[];
+  readonly lists: Readonly<Record<string, readonly ListItem[]>>;
+  readonly field: Readonly<Partial<Record<Holds, Field>>>;
+  readonly present: Memory;
+}
+
+/** Prepares a description for the fit; the present memory is the factory's unless another is given. */
+export function fitDevice(description: Description, present: Memory = factoryMemory(description)): FitDevice {
+  const slots = slotsOf(description);
+  const slotsOn = new Map<number, Slot[]>();
+  for (const slot of slots) {
+    const hz = slot.fixed?.receiveHz;
+    if (hz === undefined) continue;
+    const there = slotsOn.get(hz);
+    if (there) there.push(slot);
+    else slotsOn.set(hz, [slot]);
+  }
+  return {
+    description,
+    slots,
+    slotsOn,
+    freeSlots: slots.filter((slot) => !slot.fixed),
+    lists: Object.fromEntries(Object.entries(description.lists).map(([id, list]) => [id, listItems(list)])),
+    field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
+    present,
+  };
+}
+
+/** The values a field can take; `undefined` when there is no such field, `unknown` when nobody has looked them up. */
+export function valuesOf(device: FitDevice, holds: Holds): readonly ListItem[] | 'unknown' | undefined {
+  const field = device.field[holds];
+  if (!field) return undefined;
+  if (field.list === undefined || field.list === 'unknown') return 'unknown';
+  return device.lists[field.list] ?? 'unknown';
+}

@@ -1,0 +1,197 @@
+import type { Finding } from '../findings/index';
+import type { Channel, Native, Plan, SlotContent, SlotValues } from '../model/index';
+import type { FitDevice } from './device';
+import { type Judgement, judge, type Verdict } from './judge';
+import { shortenName, uniqueName } from './names';
+import type { Placement } from './place';
+
+/** One channel on one device: how it ends, where it goes, under what name, and why. */
+export interface Cell {
+  readonly channelId: string;
+  readonly verdict: Verdict;
+  /** The slot under its three names, or `null` where the channel has none. */
+  readonly slot: {
+    readonly number: number;
+    readonly label: string;
+    readonly position: number;
+    readonly bank: string;
+  } | null;
+  readonly name: string | null;
+  readonly findings: readonly Finding[];
+}
+
+/** What a slot shall hold: the device's own values by field id, and what they mean on the air. */
+export interface WantedSlot {
+  readonly channelIds: readonly string[];
+  readonly values: Readonly<Record<string, Native>>;
+  readonly content: SlotContent;
+  /** What the slot holds before; `null` when it is empty. */
+  readonly present: SlotValues;
+}
+
+/** What a device's memory should hold after the plan is in it. Slots that are not here stay as they are. */
+export interface Image {
+  readonly slots: ReadonlyMap<number, WantedSlot>;
+}
+
+export interface Fit {
+  readonly descriptionId: string;
+  readonly cells: readonly Cell[];
+  readonly image: Image;
+}
+
+/**
+ * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
+ * Channels that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed slot
+ * that has its frequencies before a free one, and the lowest free one after that. Two channels that come to the very same
+ * contents share a slot.
+ */
+export function fitPlan(plan: Pick<Plan, 'channels' | 'receivePolicy'>, device: FitDevice): Fit {
+  const judged = plan.channels.map((channel) => judge(device, channel, plan.receivePolicy));
+  const used = new Map<number, WantedSlot>();
+  const names = new Set<string>();
+  const cells = new Map<string, Cell>();
+  for (const outcome of ['talk', 'listen', 'no', 'unknown'] as const)
+    for (const judgement of judged)
+      if (judgement.outcome === outcome)
+        cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels));
+  return {
+    descriptionId: device.description.id,
+    cells: plan.channels.flatMap((channel) => cells.get(channel.id) ?? []),
+    image: { slots: used },
+  };
+}
+
+function settle(
+  device: FitDevice,
+  judgement: Judgement,
+  used: Map<number, WantedSlot>,
+  names: Set<string>,
+  channels: readonly Channel[],
+): Cell {
+  const { channel, outcome, reasons } = judgement;
+  const cell = (verdict: Verdict, findings: readonly Finding[]): Cell => ({
+    channelId: channel.id,
+    verdict,
+    slot: null,
+    name: null,
+    findings,
+  });
+  if (outcome === 'no' || outcome === 'unknown') return cell(outcome, reasons);
+  let blocked: Finding | undefined;
+  for (const placement of judgement.placements()) {
+    const there = used.get(placement.slot.number);
+    if (!there) return take(device, judgement, placement, used, names);
+    if (sameContent(there.content, placement.content))
+      return share(device, judgement, placement, there, used, channels);
+    if (placement.slot.fixed && !blocked) {
+      const by = channels.find((other) => other.id === there.channelIds[0])?.name ?? '';
+      blocked = { code: 'slot-taken', severity: 'error', by, number: placement.slot.number };
+    }
+  }
+  return cell('no', [blocked ?? { code: 'no-free-slot', severity: 'error' }]);
+}
+
+function take(
+  device: FitDevice,
+  judgement: Judgement,
+  placement: Placement,
+  used: Map<number, WantedSlot>,
+  names: Set<string>,
+): Cell {
+  const { channel } = judgement;
+  const naming = nameIn(device, channel, placement, names);
+  if (naming.stored !== undefined) names.add(naming.stored);
+  const nameField = device.field.name;
+  const stores = nameField !== undefined && naming.stored !== undefined;
+  used.set(placement.slot.number, {
+    channelIds: [channel.id],
+    values: stores ? { ...placement.values, [nameField.id]: naming.stored as string } : placement.values,
+    content: stores ? { ...placement.content, name: naming.stored as string } : placement.content,
+    present: device.present.slots.get(placement.slot.number) ?? null,
+  });
+  return finished(judgement, placement, naming.stored ?? null, naming.findings);
+}
+
+function share(
+  device: FitDevice,
+  judgement: Judgement,
+  placement: Placement,
+  there: WantedSlot,
+  used: Map<number, WantedSlot>,
+  channels: readonly Channel[],
+): Cell {
+  const first = channels.find((channel) => channel.id === there.channelIds[0])?.name ?? '';
+  const number = placement.slot.number;
+  used.set(number, { ...there, channelIds: [...there.channelIds, judgement.channel.id] });
+  const name = device.field.name ? (there.content.name ?? null) : null;
+  return finished(judgement, placement, name, [
+    { code: 'slot-shared', severity: 'note', with: first, number },
+  ]);
+}
+
+function finished(
+  judgement: Judgement,
+  placement: Placement,
+  name: string | null,
+  more: readonly Finding[],
+): Cell {
+  const findings = [...judgement.reasons, ...placement.findings, ...more];
+  const { slot } = placement;
+  const verdict: Verdict =
+    judgement.outcome === 'listen'
+      ? 'listen'
+      : findings.some((finding) => ADAPTS.has(finding.code))
+        ? 'adapted'
+        : 'full';
+  return {
+    channelId: judgement.channel.id,
+    verdict,
+    slot: { number: slot.number, label: slot.label, position: slot.position, bank: slot.bankName },
+    name,
+    findings,
+  };
+}
+
+/** The findings that make a channel `adapted`: something of it had to give on this device. */
+const ADAPTS: ReadonlySet<Finding['code']> = new Set([
+  'power-lowered',
+  'power-unknown',
+  'receive-tone-left-off',
+  'tone-by-partner',
+  'tone-by-number',
+  'tone-both-ways',
+  'channel-tone-unknown',
+  'name-shortened',
+  'slot-shared',
+]);
+
+function nameIn(
+  device: FitDevice,
+  channel: Channel,
+  placement: Placement,
+  names: ReadonlySet<string>,
+): { stored?: string; findings: readonly Finding[] } {
+  const rule = device.description.names;
+  const field = device.field.name;
+  if (rule === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
+  if (rule === 'none' || !field || !placement.slot.region.keypad.includes(field.id))
+    return { findings: [{ code: 'no-names', severity: 'note' }] };
+  const stored = uniqueName(shortenName(channel.name, rule.length, rule.characters), rule.length, names);
+  const same = stored.toLowerCase() === channel.name.toLowerCase();
+  return {
+    stored,
+    findings: same ? [] : [{ code: 'name-shortened', severity: 'note', from: channel.name, to: stored }],
+  };
+}
+
+function sameContent(a: SlotContent, b: SlotContent): boolean {
+  return (
+    a.receiveHz === b.receiveHz &&
+    a.transmitHz === b.transmitHz &&
+    a.transmitTone === b.transmitTone &&
+    a.receiveTone === b.receiveTone &&
+    a.powerW === b.powerW &&
+    a.bandwidth === b.bandwidth
+  );
+}

@@ -1,0 +1,134 @@
+import type { Finding } from '../findings/index';
+import { type Channel, kindOf, type Plan, type Slot, wantedReceiveTone } from '../model/index';
+import { transmitRule } from '../rules/index';
+import type { FitDevice } from './device';
+import { type Placement, placeListen, placeTalk } from './place';
+import { chooseTones } from './tones';
+
+/** How a fit can end for one channel on one device. */
+export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown';
+
+/** What a device could do with a channel, best first, before anything is known of the other channels. */
+export interface Judgement {
+  readonly channel: Channel;
+  /** `talk` when the placements allow talking, else what is left. */
+  readonly outcome: 'talk' | 'listen' | 'no' | 'unknown';
+  readonly reasons: readonly Finding[];
+  /** Asked for only until one can be had; free slots are many. */
+  readonly placements: () => Iterable<Placement>;
+}
+
+const none = (): Iterable<Placement> => [];
+
+/** Judges one channel on one device: may it transmit, can it reach the pair, has it the tones, can it at least hear. */
+export function judge(device: FitDevice, channel: Channel, planPolicy: Plan['receivePolicy']): Judgement {
+  const wantedReceive = wantedReceiveTone(channel, planPolicy);
+  const listen = (reasons: readonly Finding[]): Judgement =>
+    judgeListening(device, channel, wantedReceive, reasons);
+  const verdict = (outcome: 'no' | 'unknown', reasons: readonly Finding[]): Judgement => ({
+    channel,
+    outcome,
+    reasons,
+    placements: none,
+  });
+
+  if (channel.transmitHz === null) return listen([{ code: 'listen-only-by-plan', severity: 'note' }]);
+  if (device.description.transmit === 'unknown')
+    return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);
+
+  const rule = transmitRule(channel, device.description);
+  const slots = talkSlots(device, channel);
+  if (slots.length === 0) {
+    const reason: Finding =
+      kindOf(channel) === 'repeater'
+        ? {
+            code: 'no-repeater-input',
+            severity: 'error',
+            inputHz: channel.transmitHz,
+            outputHz: channel.receiveHz,
+          }
+        : device.slotsOn.has(channel.receiveHz)
+          ? { code: 'fixed-receive-only', severity: 'error' }
+          : { code: 'cannot-transmit-here', severity: 'error', transmitHz: channel.transmitHz };
+    return listen([rule.may === 'listen' && kindOf(channel) !== 'repeater' ? rule.finding : reason]);
+  }
+  if (rule.may !== 'transmit')
+    return rule.may === 'unknown' ? verdict('unknown', [rule.finding]) : listen([rule.finding]);
+
+  const tones = chooseTones(device, channel, wantedReceive);
+  if (tones.kind !== 'set') {
+    if (tones.kind === 'listen') return listen(tones.findings);
+    return verdict(tones.kind === 'stop' ? 'no' : 'unknown', tones.findings);
+  }
+
+  let first: Finding | undefined;
+  for (const slot of slots) {
+    const placed = placeTalk(device, channel, slot, tones, rule);
+    if (placed.ok)
+      return {
+        channel,
+        outcome: 'talk',
+        reasons: [],
+        placements: () => placements(slots, (s) => placeTalk(device, channel, s, tones, rule)),
+      };
+    first ??= placed.findings[0];
+  }
+  return listen(first ? [first] : []);
+}
+
+/** The slots whose pair this is, then the free ones when the set can transmit there. */
+function talkSlots(device: FitDevice, channel: Channel): Slot[] {
+  const fixed = (device.slotsOn.get(channel.receiveHz) ?? []).filter(
+    (slot) => slot.fixed?.transmitHz === channel.transmitHz,
+  );
+  const transmit = device.description.transmit;
+  const hz = channel.transmitHz;
+  const inBand =
+    transmit !== 'unknown' &&
+    hz !== null &&
+    transmit.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
+  return inBand ? [...fixed, ...device.freeSlots] : fixed;
+}
+
+function judgeListening(
+  device: FitDevice,
+  channel: Channel,
+  wantedReceive: string,
+  reasons: readonly Finding[],
+): Judgement {
+  const there = device.slotsOn.get(channel.receiveHz) ?? [];
+  const silent = there.filter((slot) => slot.fixed?.transmitHz === null);
+  const loud = there.filter((slot) => slot.fixed?.transmitHz !== null);
+  // A slot that cannot send is best for listening; then a free one, where sending may be forbidden; then one that sends.
+  const slots = [...silent, ...device.freeSlots, ...loud];
+  const place = (slot: Slot) => placeListen(device, channel, slot, wantedReceive);
+  let refusal: Finding | undefined;
+  for (const slot of slots) {
+    const placed = place(slot);
+    if (placed.ok) return { channel, outcome: 'listen', reasons, placements: () => placements(slots, place) };
+    if (!refusal || refusal.code === 'locked-from-keypad') refusal = placed.findings[0];
+    if (refusal?.code === 'receive-unknown')
+      return { channel, outcome: 'unknown', reasons: [refusal], placements: none };
+  }
+  const unable: Finding = refusal ?? {
+    code: 'cannot-receive',
+    severity: 'error',
+    receiveHz: channel.receiveHz,
+  };
+  return {
+    channel,
+    outcome: 'no',
+    reasons: [...reasons.filter((r) => r.severity !== 'note'), unable],
+    placements: none,
+  };
+}
+
+function* placements(
+  slots: readonly Slot[],
+  place: (slot: Slot) => ReturnType<typeof placeListen>,
+): Generator<Placement> {
+  for (const slot of slots) {
+    const placed = place(slot);
+    if (placed.ok) yield placed.placement;
+  }
+}

@@ -1,0 +1,80 @@
+/*
+ * How a name is made shorter, in this order, stopping as soon as it fits:
+ *   1. characters the set does not have: accents dropped, lower case raised, anything else left out
+ *   2. words of radio by their usual short forms, from the last word to the first
+ *   3. spaces out, each word keeping its capital where the set has lower case
+ *   4. vowels out that do not begin a word, from the end
+ *   5. cut at the end
+ * Two names that come out alike get the figures 2, 3… in place of their last characters. Common practice, no source.
+ */
+const SHORT_WORDS: Readonly<Record<string, string>> = {
+  repeater: 'Rpt',
+  simplex: 'Smp',
+  direct: 'Dir',
+  tactical: 'Tac',
+  channel: 'Ch',
+  calling: 'Call',
+  weather: 'Wx',
+  emergency: 'Emg',
+  harbour: 'Hbr',
+  harbor: 'Hbr',
+  command: 'Cmd',
+  operations: 'Ops',
+  north: 'N',
+  south: 'S',
+  east: 'E',
+  west: 'W',
+  upper: 'Upr',
+  lower: 'Lwr',
+  point: 'Pt',
+  mountain: 'Mtn',
+  island: 'Isl',
+  station: 'Stn',
+};
+
+/** A name in the characters of a set, cut to its length by the rule above. Never empty: `CH` stands in for a name without any usable character. */
+export function shortenName(name: string, length: number, characters: string): string {
+  const usable = (text: string) =>
+    [...text.normalize('NFD').replace(/\p{Mn}/gu, '')]
+      .map((char) => [char, char.toUpperCase(), char.toLowerCase()].find((c) => characters.includes(c)) ?? '')
+      .join('')
+      .replace(/\s+/g, ' ')
+      .trim();
+  let text = usable(name);
+  if (text === '') text = usable('CH') || characters.slice(0, 1);
+  if (text.length <= length) return text;
+
+  const words = name.split(/\s+/);
+  for (let i = words.length - 1; i >= 0 && text.length > length; i--) {
+    const short = SHORT_WORDS[words[i]?.toLowerCase() ?? ''];
+    if (short) words[i] = short;
+    text = usable(words.join(' '));
+  }
+  if (text.length <= length) return text;
+
+  const capitals = words.map((word) => word.slice(0, 1).toUpperCase() + word.slice(1));
+  const starts = new Set<number>();
+  let joined = '';
+  for (const word of capitals.map(usable)) {
+    starts.add(joined.length);
+    joined += word;
+  }
+  const letters = [...joined];
+  for (let i = letters.length - 1, left = letters.length; i > 0 && left > length; i--)
+    if (!starts.has(i) && /[aeiouy]/i.test(letters[i] as string)) {
+      letters[i] = '';
+      left--;
+    }
+  return letters.join('').slice(0, length).trim();
+}
+
+/** Names that are all different: a later one that came out like an earlier one gets a figure in place of its last characters. */
+export function uniqueName(name: string, length: number, taken: ReadonlySet<string>): string {
+  if (!taken.has(name)) return name;
+  for (let n = 2; ; n++) {
+    const figure = String(n);
+    const candidate = (name.slice(0, Math.max(0, length - figure.length)) + figure).slice(0, length);
+    if (!taken.has(candidate)) return candidate;
+    if (figure.length > length) return name;
+  }
+}

@@ -1,0 +1,293 @@
+import type { Finding } from '../findings/index';
+import { type Channel, factoryValues, type Native, type Slot, type SlotContent } from '../model/index';
+import { type FitDevice, valuesOf } from './device';
+import { receiveSetting, type ToneSettings } from './tones';
+
+/** A channel put into one slot: the values it then holds, what that means on the air, and what had to give. */
+export interface Placement {
+  readonly slot: Slot;
+  readonly values: Readonly<Record<string, Native>>;
+  readonly content: SlotContent;
+  readonly findings: readonly Finding[];
+}
+
+export type Placed =
+  | { readonly ok: true; readonly placement: Placement }
+  | { readonly ok: false; readonly findings: readonly Finding[] };
+
+const no = (...findings: Finding[]): Placed => ({ ok: false, findings });
+
+/** Puts a channel where it can be talked on, within the power limit (watts) that the rules give. */
+export function placeTalk(
+  device: FitDevice,
+  channel: Channel,
+  slot: Slot,
+  tones: ToneSettings,
+  rule: { limitW: number; source: string },
+): Placed {
+  const transmitHz = channel.transmitHz;
+  if (transmitHz === null) throw new RangeError(`channel ${channel.id} does not transmit`);
+  const draft = frequencies(device, channel.receiveHz, transmitHz, slot);
+  if (!draft.ok) return draft;
+  const power = choosePower(device, slot, rule);
+  if (!power.ok) return no(power.finding);
+  const values = { ...draft.values, ...tones.values, ...power.values, ...allow(device) };
+  const content: SlotContent = {
+    receiveHz: channel.receiveHz,
+    transmitHz,
+    ...(tones.transmitTone !== undefined && { transmitTone: tones.transmitTone }),
+    ...(tones.receiveTone !== undefined && { receiveTone: tones.receiveTone }),
+    ...(power.powerW !== undefined && { powerW: power.powerW }),
+  };
+  return finish(device, channel, slot, values, content, [...tones.findings, ...power.findings]);
+}
+
+/** Puts a channel where it can be heard. Transmit is forbidden where the set has a way; where not, the talk key is warned of. */
+export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wantedReceive: string): Placed {
+  const fixed = slot.fixed;
+  const draft = frequencies(device, channel.receiveHz, fixed ? fixed.transmitHz : channel.receiveHz, slot);
+  if (!draft.ok) return draft;
+  const findings: Finding[] = [];
+  let values = draft.values;
+  const tones: { transmitTone?: string; receiveTone?: string } = {};
+  const both = device.field.bothTones;
+  if (both) {
+    const list = valuesOf(device, 'bothTones');
+    if (!list || list === 'unknown') return no({ code: 'tone-list-unknown', severity: 'warning' });
+    values = { ...values, [both.id]: list.findIndex((item) => item.means === 'off') };
+    tones.transmitTone = 'off';
+    tones.receiveTone = 'off';
+    if (wantedReceive !== 'off' && wantedReceive !== 'unknown')
+      findings.push({ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive });
+  } else {
+    const receiving = receiveSetting(device, wantedReceive);
+    if (receiving === 'unknown') return no({ code: 'tone-list-unknown', severity: 'warning' });
+    values = { ...values, ...receiving.values };
+    findings.push(...receiving.findings);
+    if (receiving.receiveTone !== undefined) tones.receiveTone = receiving.receiveTone;
+    const sending = valuesOf(device, 'transmitTone');
+    if (device.field.transmitTone && sending && sending !== 'unknown') {
+      values = {
+        ...values,
+        [device.field.transmitTone.id]: sending.findIndex((item) => item.means === 'off'),
+      };
+      tones.transmitTone = 'off';
+    }
+  }
+  const forbid = forbidding(device, slot);
+  const sends = fixed ? fixed.transmitHz : channel.receiveHz;
+  let transmitHz: number | null = sends;
+  if (forbid) {
+    values = { ...values, ...forbid };
+    transmitHz = null;
+  } else if (sends !== null)
+    findings.push({ code: 'talk-goes-out-on-output', severity: 'warning', transmitHz: sends });
+  return finish(
+    device,
+    channel,
+    slot,
+    values,
+    { receiveHz: channel.receiveHz, transmitHz, ...tones },
+    findings,
+  );
+}
+
+type Frequencies =
+  | { readonly ok: true; readonly values: Record<string, Native> }
+  | { readonly ok: false; readonly findings: readonly Finding[] };
+
+/** The frequency settings of a slot: none for a fixed one that has this pair, entered for a free one. */
+function frequencies(
+  device: FitDevice,
+  receiveHz: number,
+  transmitHz: number | null,
+  slot: Slot,
+): Frequencies {
+  if (slot.fixed) {
+    if (slot.fixed.receiveHz !== receiveHz)
+      return { ok: false, findings: [{ code: 'cannot-receive', severity: 'error', receiveHz }] };
+    if (slot.fixed.transmitHz !== transmitHz)
+      return {
+        ok: false,
+        findings: [
+          slot.fixed.transmitHz === null
+            ? { code: 'fixed-receive-only', severity: 'error' }
+            : { code: 'cannot-transmit-here', severity: 'error', transmitHz: transmitHz ?? receiveHz },
+        ],
+      };
+    return {
+      ok: true,
+      values: { ...(device.present.slots.get(slot.number) ?? factoryValues(device.description)) },
+    };
+  }
+  const receive = device.description.receive;
+  const frequencyField = device.field.receiveHz;
+  if (receive === 'unknown')
+    return { ok: false, findings: [{ code: 'receive-unknown', severity: 'warning' }] };
+  if (!frequencyField || !receive.bands.some((band) => receiveHz >= band.fromHz && receiveHz <= band.toHz))
+    return { ok: false, findings: [{ code: 'cannot-receive', severity: 'error', receiveHz }] };
+  if (receiveHz % receive.stepHz !== 0)
+    return {
+      ok: false,
+      findings: [
+        { code: 'cannot-enter-frequency', severity: 'error', hz: receiveHz, stepHz: receive.stepHz },
+      ],
+    };
+  const values = factoryValues(device.description, receiveHz);
+  const offset = (transmitHz ?? receiveHz) - receiveHz;
+  const offsets = valuesOf(device, 'offsetHz');
+  const at = offsets && offsets !== 'unknown' ? offsets.findIndex((item) => item.means === offset) : -1;
+  if (device.field.offsetHz && at >= 0) values[device.field.offsetHz.id] = at;
+  else if (offset !== 0)
+    return {
+      ok: false,
+      findings: [{ code: 'cannot-transmit-here', severity: 'error', transmitHz: transmitHz ?? receiveHz }],
+    };
+  return { ok: true, values };
+}
+
+type Power =
+  | {
+      readonly ok: true;
+      readonly values: Record<string, Native>;
+      readonly powerW?: number;
+      readonly findings: readonly Finding[];
+    }
+  | { readonly ok: false; readonly finding: Finding };
+
+/** The highest power step within the limit; where the set limits itself on a fixed channel, its own limit counts. */
+function choosePower(device: FitDevice, slot: Slot, rule: { limitW: number; source: string }): Power {
+  const transmit = device.description.transmit;
+  const steps = valuesOf(device, 'powerW');
+  const own = slot.fixed?.mostPowerW ?? Number.POSITIVE_INFINITY;
+  const unknown: Finding = {
+    code: 'power-unknown',
+    severity: 'warning',
+    limitW: rule.limitW,
+    source: rule.source,
+  };
+  if (!steps || !device.field.powerW) {
+    const fixedW = transmit === 'unknown' ? 'unknown' : (transmit.fixedPowerW ?? 'unknown');
+    const watts = Math.min(own, typeof fixedW === 'number' ? fixedW : Number.POSITIVE_INFINITY);
+    if (!Number.isFinite(watts)) return { ok: true, values: {}, findings: [unknown] };
+    if (watts > rule.limitW)
+      return {
+        ok: false,
+        finding: {
+          code: 'power-too-high',
+          severity: 'error',
+          limitW: rule.limitW,
+          lowestW: watts,
+          source: rule.source,
+        },
+      };
+    return { ok: true, values: {}, findings: [] };
+  }
+  if (steps === 'unknown') return { ok: true, values: {}, findings: own <= rule.limitW ? [] : [unknown] };
+  const watts = steps.map((step) => Number(step.means));
+  const highest = Math.max(...watts);
+  if (own <= rule.limitW) {
+    const at = watts.indexOf(highest);
+    return {
+      ok: true,
+      values: { [device.field.powerW.id]: at },
+      powerW: Math.min(highest, own),
+      findings: [],
+    };
+  }
+  const lawful = watts.filter((w) => w <= rule.limitW);
+  if (lawful.length === 0)
+    return {
+      ok: false,
+      finding: {
+        code: 'power-too-high',
+        severity: 'error',
+        limitW: rule.limitW,
+        lowestW: Math.min(...watts),
+        source: rule.source,
+      },
+    };
+  const used = Math.max(...lawful);
+  return {
+    ok: true,
+    values: { [device.field.powerW.id]: watts.indexOf(used) },
+    powerW: used,
+    findings:
+      used < highest
+        ? [{ code: 'power-lowered', severity: 'note', limitW: rule.limitW, usedW: used, source: rule.source }]
+        : [],
+  };
+}
+
+function setForbid(device: FitDevice, forbidden: boolean): Record<string, Native> | undefined {
+  const values = valuesOf(device, 'transmitForbidden');
+  const field = device.field.transmitForbidden;
+  if (!values || values === 'unknown' || !field) return undefined;
+  const at = values.findIndex((item) => item.means === forbidden);
+  return at < 0 ? undefined : { [field.id]: at };
+}
+
+const allow = (device: FitDevice): Record<string, Native> => setForbid(device, false) ?? {};
+
+function forbidding(device: FitDevice, slot: Slot): Record<string, Native> | undefined {
+  const field = device.field.transmitForbidden;
+  return field && slot.region.keypad.includes(field.id) ? setForbid(device, true) : undefined;
+}
+
+/** Adds bandwidth, and refuses the slot when a value would have to change that cannot be changed there. */
+function finish(
+  device: FitDevice,
+  channel: Channel,
+  slot: Slot,
+  drafted: Readonly<Record<string, Native>>,
+  content: SlotContent,
+  soFar: readonly Finding[],
+): Placed {
+  const values: Record<string, Native> = { ...drafted };
+  const findings = [...soFar];
+  const has = chooseBandwidth(device, channel, slot, values);
+  if (has !== undefined && channel.bandwidth !== 'unknown' && has !== channel.bandwidth)
+    findings.push(
+      has === 'unknown'
+        ? { code: 'bandwidth-unknown', severity: 'note' }
+        : { code: 'bandwidth-differs', severity: 'note', wanted: channel.bandwidth, has },
+    );
+  const present = device.present.slots.get(slot.number) ?? null;
+  for (const [field, value] of Object.entries(values)) {
+    if (slot.region.keypad.includes(field) || present?.[field] === value) continue;
+    return no({ code: 'locked-from-keypad', severity: 'warning', number: slot.number, label: slot.label });
+  }
+  return {
+    ok: true,
+    placement: {
+      slot,
+      values,
+      content: {
+        ...content,
+        ...(has !== undefined && has !== 'unknown' && device.field.bandwidth && { bandwidth: has }),
+      },
+      findings,
+    },
+  };
+}
+
+function chooseBandwidth(
+  device: FitDevice,
+  channel: Channel,
+  slot: Slot,
+  values: Record<string, Native>,
+): string | undefined {
+  const choices = valuesOf(device, 'bandwidth');
+  const field = device.field.bandwidth;
+  if (!choices || !field) return slot.fixed?.bandwidth;
+  if (choices === 'unknown') return 'unknown';
+  const settable = slot.region.keypad.includes(field.id);
+  if (slot.fixed && !settable) return slot.fixed.bandwidth;
+  const wanted =
+    settable && channel.bandwidth !== 'unknown'
+      ? choices.findIndex((c) => c.means === channel.bandwidth)
+      : -1;
+  if (wanted >= 0) values[field.id] = wanted;
+  const now = choices[Number(values[field.id] ?? field.factory)];
+  return now ? String(now.means) : 'unknown';
+}

@@ -1,0 +1,167 @@
+import type { Finding } from '../findings/index';
+import { type Channel, type ListItem, sameOnAir, type ToneText, toneFromText } from '../model/index';
+import { type FitDevice, valuesOf } from './device';
+
+/** Where a tone sits in a device's list, and how it is written there. */
+interface ToneAt {
+  readonly index: number;
+  readonly tone: ToneText;
+  readonly findings: readonly Finding[];
+}
+
+/** Finds a tone in a list: itself, else a code that sounds the same on the air. Never the nearest one. */
+export function findTone(list: readonly ListItem[], tone: ToneText): ToneAt | undefined {
+  for (const candidate of [tone, ...sameOnAir(tone)]) {
+    const index = list.findIndex((item) => item.means === candidate);
+    const item = list[index];
+    if (!item) continue;
+    const findings: Finding[] = [];
+    if (candidate !== tone) findings.push({ code: 'tone-by-partner', severity: 'note', tone, as: candidate });
+    if (isByNumber(item, candidate))
+      findings.push({ code: 'tone-by-number', severity: 'note', tone: candidate, number: item.shown });
+    return { index, tone: candidate, findings };
+  }
+  return undefined;
+}
+
+function isByNumber(item: ListItem, tone: ToneText): boolean {
+  const parsed = toneFromText(tone);
+  if (parsed.kind === 'off') return false;
+  return !item.shown.includes(parsed.kind === 'dcs' ? parsed.code : tone);
+}
+
+/** The tone settings a channel gets on a device, by field id, with what they mean on the air. */
+export interface ToneSettings {
+  readonly values: Readonly<Record<string, number>>;
+  readonly transmitTone: ToneText | undefined;
+  readonly receiveTone: ToneText | undefined;
+  readonly findings: readonly Finding[];
+}
+
+/** Tone settings, or the findings that say why there are none: `stop` is not possible at all, `listen` leaves hearing. */
+export type ToneChoice =
+  | ({ readonly kind: 'set' } & ToneSettings)
+  | { readonly kind: 'listen' | 'stop' | 'unknown'; readonly findings: readonly Finding[] };
+
+/**
+ * Chooses how a device sends and awaits a channel's tones.
+ * @param wantedReceive the tone to wait for under the receive policy
+ * A set with one setting for both ways sends what it listens for: it serves a channel whose two tones are the same.
+ */
+export function chooseTones(device: FitDevice, channel: Channel, wantedReceive: string): ToneChoice {
+  const sent = channel.transmitTone;
+  if (sent === 'unknown')
+    return {
+      kind: 'unknown',
+      findings: [{ code: 'channel-tone-unknown', severity: 'warning', direction: 'transmit' }],
+    };
+  return device.field.bothTones
+    ? choosePaired(device, channel, sent, wantedReceive)
+    : chooseEachWay(device, sent, wantedReceive);
+}
+
+function chooseEachWay(device: FitDevice, sent: ToneText, wantedReceive: string): ToneChoice {
+  const values: Record<string, number> = {};
+  const findings: Finding[] = [];
+  const sending = valuesOf(device, 'transmitTone');
+  if (sending === 'unknown')
+    return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
+  const sendAt = sending ? findTone(sending, sent) : undefined;
+  if (sendAt && device.field.transmitTone) {
+    values[device.field.transmitTone.id] = sendAt.index;
+    findings.push(...sendAt.findings);
+  } else if (sent !== 'off')
+    return { kind: 'listen', findings: [{ code: 'transmit-tone-missing', severity: 'error', tone: sent }] };
+  const receiving = receiveSetting(device, wantedReceive);
+  if (receiving === 'unknown')
+    return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
+  return {
+    kind: 'set',
+    values: { ...values, ...receiving.values },
+    transmitTone: sending ? (sendAt?.tone ?? 'off') : undefined,
+    receiveTone: receiving.receiveTone,
+    findings: [...findings, ...receiving.findings],
+  };
+}
+
+/** The receive side alone, for sets that wait for one tone and send another: off where the set lacks the tone. */
+export function receiveSetting(
+  device: FitDevice,
+  wantedReceive: string,
+): 'unknown' | Omit<ToneSettings, 'transmitTone'> {
+  const receiving = valuesOf(device, 'receiveTone');
+  if (receiving === 'unknown') return 'unknown';
+  if (!receiving || !device.field.receiveTone) {
+    const findings: Finding[] =
+      wantedReceive === 'off'
+        ? []
+        : [{ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }];
+    return { values: {}, receiveTone: undefined, findings };
+  }
+  const known = wantedReceive !== 'unknown';
+  const at = known ? findTone(receiving, wantedReceive) : undefined;
+  const off = findTone(receiving, 'off');
+  const used = at ?? off;
+  const findings: Finding[] = at
+    ? [...at.findings]
+    : known
+      ? [{ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }]
+      : [{ code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }];
+  return {
+    values: used ? { [device.field.receiveTone.id]: used.index } : {},
+    receiveTone: used?.tone ?? 'off',
+    findings,
+  };
+}
+
+function choosePaired(
+  device: FitDevice,
+  channel: Channel,
+  sent: ToneText,
+  wantedReceive: string,
+): ToneChoice {
+  const list = valuesOf(device, 'bothTones');
+  const field = device.field.bothTones;
+  if (!field || !list || list === 'unknown')
+    return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
+  const sentToUs = channel.receiveTone;
+  const isRepeater = channel.transmitHz !== channel.receiveHz;
+  if (isRepeater && sent !== 'off' && sentToUs !== sent) {
+    if (sentToUs === 'unknown')
+      return {
+        kind: 'unknown',
+        findings: [{ code: 'channel-tone-unknown', severity: 'warning', direction: 'receive' }],
+      };
+    if (!sameOnAir(sent).includes(sentToUs))
+      return {
+        kind: 'stop',
+        findings: [{ code: 'paired-stays-deaf', severity: 'error', inputTone: sent, outputTone: sentToUs }],
+      };
+  }
+  if (!isRepeater && sent !== 'off' && sentToUs !== 'off' && sentToUs !== 'unknown' && sentToUs !== sent)
+    return {
+      kind: 'listen',
+      findings: [
+        { code: 'tones-differ-paired', severity: 'error', transmitTone: sent, receiveTone: sentToUs },
+      ],
+    };
+  const at = findTone(list, sent);
+  if (!at)
+    return { kind: 'listen', findings: [{ code: 'transmit-tone-missing', severity: 'error', tone: sent }] };
+  const findings = [...at.findings];
+  if (sent !== 'off' && wantedReceive !== sent)
+    findings.push({ code: 'tone-both-ways', severity: 'note', tone: sent });
+  if (sent === 'off' && wantedReceive !== 'off')
+    findings.push(
+      wantedReceive === 'unknown'
+        ? { code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }
+        : { code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive },
+    );
+  return {
+    kind: 'set',
+    values: { [field.id]: at.index },
+    transmitTone: at.tone,
+    receiveTone: at.tone,
+    findings,
+  };
+}

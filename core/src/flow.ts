@@ -1,0 +1,40 @@
+import type { Finding } from './findings/index';
+import { type Cell, type Fit, fitDevice, fitPlan } from './fit/index';
+import type { Description, Plan } from './model/index';
+import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
+
+/** A device's part of the plan, ready for its holder: where everything goes, the steps, and whether they are proven. */
+export interface Prepared {
+  readonly fit: Fit;
+  readonly sheet: Sheet;
+  readonly proof: Proof;
+}
+
+/** The whole way: plan and description → fit → sheet → proof. From the factory state. */
+export function prepare(plan: Plan, description: Description): Prepared {
+  const fit = fitPlan(plan, fitDevice(description));
+  const sheet = writeSheet(description, fit.image);
+  const proof = prove(description, fit.image, sheet);
+  return { fit, sheet, proof };
+}
+
+/** How sure a sheet is. A replay alone is never more than `rehearsed`; the rest is people's word, kept with the description. */
+export type Confidence = 'unproven' | 'rehearsed' | 'confirmed' | 'contradicted';
+
+/**
+ * The confidence of a sheet for a firmware: one contradiction flags every sheet of the description; a confirmation counts for
+ * the firmware it was given for.
+ */
+export function confidenceOf(proof: Proof, description: Description, firmware: string): Confidence {
+  if (!proof.proven) return 'unproven';
+  if (description.marks.some((mark) => mark.kind === 'contradicted')) return 'contradicted';
+  return description.marks.some((mark) => mark.kind === 'confirmed' && mark.firmware === firmware)
+    ? 'confirmed'
+    : 'rehearsed';
+}
+
+/** The weightiest finding of a cell, which its reasons begin with. */
+export function decisive(cell: Cell): Finding | undefined {
+  const weight = { error: 0, warning: 1, note: 2 } as const;
+  return [...cell.findings].sort((a, b) => weight[a.severity] - weight[b.severity])[0];
+}

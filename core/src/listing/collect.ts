@@ -1,0 +1,196 @@
+import { type Collected, frequencyHz, pushTone, type State, tooLow } from './collected';
+import { takeNumber } from './numbers';
+import { type Token, tokensOf } from './tokens';
+import { looksLikeTone } from './tone';
+import {
+  CHANNEL_WORDS,
+  DIGITAL_MODES,
+  DIRECT_WORDS,
+  DIRECTION_WORDS,
+  type Direction,
+  OFF_WORDS,
+  PHRASES,
+  POLARITY_WORDS,
+  REPEATER_WORDS,
+  TONE_WORDS,
+  type ToneKind,
+  WIDTHS_KHZ,
+} from './words';
+
+/** Sorts the words of a line: frequencies, tones, channel numbers, what kind of channel, and the name that is left. */
+export function collect(line: string): Collected {
+  const tokens = tokensOf(line);
+  const got: Collected = {
+    line,
+    frequencies: [],
+    tones: [],
+    channel: undefined,
+    serviceWord: undefined,
+    offsetHz: undefined,
+    repeater: false,
+    direct: false,
+    listen: false,
+    access: undefined,
+    bandwidth: undefined,
+    name: [],
+    notes: [],
+    questions: [],
+  };
+  const hasFrequency = tokens.some((token) => frequencyHz(token.text) !== undefined && !tooLow(token.text));
+  const state: State = { got, tokens, hasFrequency, direction: undefined, kind: undefined };
+  for (let i = 0; i < tokens.length; ) i += Math.max(1, step(state, i));
+  return got;
+}
+
+/** Deals with the words from place `i` on and answers how many it used. */
+function step(state: State, i: number): number {
+  const { got, tokens } = state;
+  const token = tokens[i];
+  if (!token) return 1;
+  const next = tokens[i + 1];
+  const phrase = PHRASES.find(([words]) => words.every((word, k) => tokens[i + k]?.lower === word));
+  if (phrase && takePhrase(state, phrase[1])) return phrase[0].length;
+  if (takeMark(state, token, i)) return 1;
+  if (CHANNEL_WORDS.has(token.lower) && next && /^\d{1,3}$/.test(next.text))
+    return takeChannel(state, undefined, token, next);
+  if (['gmrs', 'frs', 'wx', 'weather', 'rpt', 'rptr', 'repeater'].includes(token.lower)) {
+    const numbered = CHANNEL_WORDS.has(next?.lower ?? '') ? tokens[i + 2] : next;
+    if (numbered && /^\d{1,2}$/.test(numbered.text) && !state.hasFrequency) {
+      if (REPEATER_WORDS.has(token.lower)) got.repeater = true;
+      const service =
+        token.lower === 'gmrs' || token.lower === 'frs'
+          ? token.lower
+          : /^w/.test(token.lower)
+            ? 'wx'
+            : undefined;
+      return takeChannel(state, service, token, numbered) + (numbered === next ? 0 : 1);
+    }
+  }
+  if (token.lower === 'gmrs' || token.lower === 'frs') {
+    got.serviceWord = token.lower;
+    return 1;
+  }
+  if (REPEATER_WORDS.has(token.lower)) {
+    got.repeater = true;
+    return 1;
+  }
+  if (DIRECT_WORDS.has(token.lower)) {
+    got.direct = true;
+    if (token.lower === 'direct' && got.name.length > 0 && got.frequencies.length === 0)
+      got.name.push(token.text);
+    return 1;
+  }
+  if (DIGITAL_MODES.has(token.lower)) {
+    got.questions.push({ code: 'digital-mode', blocking: true, about: token.text, offers: [] });
+    return 1;
+  }
+  return takeNumber(state, i) || takeName(state, token);
+}
+
+function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean {
+  const { got } = state;
+  switch (phrase) {
+    case 'listen':
+      got.listen = true;
+      return true;
+    case 'permission':
+      got.access = 'permission';
+      return true;
+    case 'narrow':
+    case 'wide':
+      if (state.kind !== undefined) return false;
+      got.bandwidth = phrase;
+      return true;
+    case 'both':
+      state.direction = 'both';
+      state.kind ??= 'ctcss';
+      return true;
+    case 'no-tone':
+      got.tones.push({ tone: 'off', direction: state.direction, start: 0, end: 0 });
+      state.direction = undefined;
+      return true;
+    case 'planned':
+      got.notes.push('planned');
+      return true;
+    case 'off-air':
+      got.notes.push('off air');
+      return true;
+    case 'open':
+    case 'drop':
+      return true;
+    default:
+      return phrase satisfies never;
+  }
+}
+
+/** Words that say something of the value after them or before them. */
+function takeMark(state: State, token: Token, i: number): boolean {
+  const { got, tokens } = state;
+  const next = tokens[i + 1];
+  const pending = state.direction !== undefined || state.kind !== undefined;
+  if (pending && (token.lower === 'unknown' || token.lower === '?'))
+    return pushTone(state, 'unknown', token, token);
+  if (pending && (OFF_WORDS.has(token.lower) || token.lower === 'open'))
+    return pushTone(state, 'off', token, token);
+  const tone = TONE_WORDS[token.lower];
+  if (tone && nearValue(tokens, i + 1)) {
+    if (!(tone.kind === 'number' && state.kind !== undefined)) state.kind = tone.kind;
+    if (tone.direction) state.direction ??= tone.direction;
+    return true;
+  }
+  const direction = DIRECTION_WORDS[token.lower];
+  if (direction) {
+    if (nearValue(tokens, i + 1)) {
+      state.direction = direction;
+      return true;
+    }
+    const last = [...got.tones, ...got.frequencies].sort((a, b) => b.end - a.end)[0];
+    if (last && last.direction === undefined && i > 0 && last.end >= (tokens[i - 1]?.start ?? 0)) {
+      last.direction = direction;
+      return true;
+    }
+  }
+  if (token.lower === 'open' && i > 0) {
+    got.access = 'open';
+    return true;
+  }
+  if (token.lower === 'csq' || (OFF_WORDS.has(token.lower) && next === undefined && got.name.length === 0))
+    return pushTone(state, 'off', token, token);
+  return false;
+}
+
+/** Whether the next words lead to a value: a tone, a frequency, off, or another word about one. */
+function nearValue(tokens: readonly Token[], from: number): boolean {
+  for (let k = from; k < from + 3; k++) {
+    const token = tokens[k];
+    if (!token) return false;
+    if (/^\d/.test(token.text) || looksLikeTone(token.text)) return true;
+    if (
+      OFF_WORDS.has(token.lower) ||
+      token.lower === 'open' ||
+      token.lower === 'unknown' ||
+      token.lower === '?'
+    )
+      return true;
+    if (!TONE_WORDS[token.lower] && !DIRECTION_WORDS[token.lower] && token.lower !== 'squelch') return false;
+  }
+  return false;
+}
+
+function takeChannel(
+  state: State,
+  service: 'gmrs' | 'frs' | 'wx' | undefined,
+  from: Token,
+  number: Token,
+): number {
+  if (state.got.channel) state.got.name.push(from.text, number.text);
+  else state.got.channel = { service, number: Number(number.text), start: from.start, end: number.end };
+  return 2;
+}
+
+function takeName(state: State, token: Token): number {
+  state.direction = undefined;
+  state.kind = undefined;
+  if (/[\p{L}\p{N}]/u.test(token.text)) state.got.name.push(token.text);
+  return 1;
+}

@@ -1,0 +1,64 @@
+import type { Question } from '../findings/index';
+import type { ToneText } from '../model/index';
+import { hzFromMHzText } from '../units/index';
+import type { Token } from './tokens';
+import type { Direction, ToneKind } from './words';
+
+/** Everything a line says, sorted by kind but not yet put together. */
+export interface Collected {
+  readonly line: string;
+  readonly frequencies: { hz: number; direction: Direction | undefined; start: number; end: number }[];
+  readonly tones: {
+    tone: ToneText | 'unknown' | undefined;
+    direction: Direction | undefined;
+    start: number;
+    end: number;
+  }[];
+  channel:
+    | { service: 'gmrs' | 'frs' | 'wx' | undefined; number: number; start: number; end: number }
+    | undefined;
+  serviceWord: 'gmrs' | 'frs' | undefined;
+  offsetHz: number | 'standard' | undefined;
+  repeater: boolean;
+  direct: boolean;
+  listen: boolean;
+  access: 'open' | 'permission' | undefined;
+  bandwidth: 'narrow' | 'wide' | undefined;
+  readonly name: string[];
+  readonly notes: string[];
+  readonly questions: Question[];
+}
+
+/** Puts a text in place of a stretch of the line. */
+export function withText(line: string, start: number, end: number, text: string): string {
+  return `${line.slice(0, start)}${text}${line.slice(end)}`;
+}
+
+/** Where the reading of a line stands. */
+export interface State {
+  readonly got: Collected;
+  readonly tokens: readonly Token[];
+  readonly hasFrequency: boolean;
+  /** What the words before said of the value that comes next. */
+  direction: Direction | undefined;
+  kind: ToneKind | undefined;
+}
+
+/** A number with this many decimals or this large is a frequency in megahertz. */
+export function frequencyHz(text: string): number | undefined {
+  if (!/^\d{2,4}\.\d{1,6}$/.test(text)) return undefined;
+  const hz = hzFromMHzText(text);
+  if (hz === undefined) return undefined;
+  return Number(text) > 260 || /\.\d{3,}$/.test(text) ? hz : undefined;
+}
+
+/** Below 108 MHz no service here has channels, so a small number with zeros behind it is a tone: `82.500`. */
+export const tooLow = (text: string): boolean => Number(text) < 108;
+
+/** Notes a tone with what the words before it said, and forgets those. */
+export function pushTone(state: State, tone: ToneText | 'unknown' | undefined, from: Token, to: Token): true {
+  state.got.tones.push({ tone, direction: state.direction, start: from.start, end: to.end });
+  state.direction = undefined;
+  state.kind = undefined;
+  return true;
+}

@@ -1,0 +1,2 @@
+export * from './line';
+export { readTone, type ToneReading } from './tone';

@@ -1,0 +1,387 @@
+import {
+  channelOn,
+  SERVICES,
+  type ServiceChannel,
+  type ServiceId,
+  serviceChannel,
+  WEATHER_NUMBERS,
+} from '../facts/index';
+import type { Question } from '../findings/index';
+import type { ChannelDraft, ToneText } from '../model/index';
+import { mhzText } from '../units/index';
+import { collect } from './collect';
+import { type Collected, withText } from './collected';
+
+/** What a line says: a draft when no blocking question is open, and the questions. */
+export interface LineReading {
+  readonly ok: boolean;
+  readonly channel: ChannelDraft | null;
+  readonly questions: readonly Question[];
+}
+
+const LONGEST_LINE = 400;
+const LONGEST_NAME = 40;
+const GMRS_SHIFT_HZ = 5_000_000;
+/** The GMRS segments, half a channel wider at each end: a frequency in here that is no channel is a slip. */
+const GMRS_SEGMENTS_HZ = [
+  { from: 462_537_500, to: 462_737_500 },
+  { from: 467_537_500, to: 467_737_500 },
+] as const;
+
+/**
+ * Reads one line as people write a channel, in any order: `Gannet Top 462.650 rpt in D251 out D606 open`. Input tone means
+ * transmit tone. Nothing is guessed: what a line leaves open becomes a question, and what is assumed is said.
+ */
+export function readLine(line: string): LineReading {
+  const one = line.replace(/[\p{Cc}]+/gu, ' ').trim();
+  if (one === '') return stop({ code: 'nothing-written', blocking: true, about: '', offers: [] });
+  if (one.length > LONGEST_LINE)
+    return stop({ code: 'line-too-long', blocking: true, about: one.slice(0, 40), offers: [] });
+  const got = collect(one);
+  const questions = [...got.questions];
+  const pair = choosePair(got, questions);
+  if (!pair) return { ok: false, channel: null, questions };
+  const tones = chooseTones(got, pair, questions);
+  const channel = tones && draft(got, pair, tones, questions);
+  const ok = channel !== undefined && !questions.some((question) => question.blocking);
+  return { ok, channel: channel ?? null, questions };
+}
+
+function stop(question: Question): LineReading {
+  return { ok: false, channel: null, questions: [question] };
+}
+
+interface Pair {
+  readonly receiveHz: number;
+  readonly transmitHz: number | null;
+  readonly service: ServiceId | 'other';
+  readonly row: ServiceChannel | undefined;
+}
+
+function choosePair(got: Collected, questions: Question[]): Pair | undefined {
+  if (got.channel && got.frequencies.length > 0) {
+    const named = fromNumber(got, [...questions]);
+    const written = got.frequencies[0];
+    if (!named || !written || (named.receiveHz !== written.hz && named.transmitHz !== written.hz)) {
+      questions.push({ code: 'pair-does-not-match', blocking: true, about: got.line, offers: [] });
+      return undefined;
+    }
+    return fromFrequencies(got, questions);
+  }
+  if (got.channel) return fromNumber(got, questions);
+  if (got.frequencies.length > 0) return fromFrequencies(got, questions);
+  if (!questions.some((question) => question.blocking))
+    questions.push({ code: 'no-frequency', blocking: true, about: got.line, offers: [] });
+  return undefined;
+}
+
+function fromNumber(got: Collected, questions: Question[]): Pair | undefined {
+  const channel = got.channel;
+  if (!channel) return undefined;
+  const { number, start, end } = channel;
+  const about = got.line.slice(start, end);
+  if (channel.service === 'wx') {
+    const readings = WEATHER_NUMBERS.filter((row) => row.ascending === number || row.marine === number);
+    const offers = readings.map((row) => mhzText(row.receiveHz));
+    const lines = offers.map((offer) => withText(got.line, start, end, `weather ${offer}`));
+    questions.push({
+      code: offers.length > 0 ? 'channel-or-code' : 'no-such-channel',
+      blocking: true,
+      about,
+      offers,
+      lines,
+    });
+    return undefined;
+  }
+  const service = channel.service ?? got.serviceWord ?? 'gmrs';
+  const plain = serviceChannel(service, number);
+  if (!plain) {
+    questions.push({ code: 'no-such-channel', blocking: true, about, offers: [] });
+    return undefined;
+  }
+  const byDirection =
+    got.tones.some((tone) => tone.direction === 'send') &&
+    got.tones.some((tone) => tone.direction === 'hear');
+  if (got.repeater || got.offsetHz !== undefined) {
+    const pair = service === 'gmrs' ? serviceChannel('gmrs', number, true) : undefined;
+    if (!pair) {
+      questions.push({ code: 'no-repeater-here', blocking: true, about, offers: [] });
+      return undefined;
+    }
+    return {
+      receiveHz: pair.receiveHz,
+      transmitHz: got.listen ? null : pair.transmitHz,
+      service: 'gmrs',
+      row: pair,
+    };
+  }
+  if (byDirection && !got.direct && service === 'gmrs' && serviceChannel('gmrs', number, true)) {
+    const line = `${got.line} rpt`;
+    questions.push({
+      code: 'direct-or-repeater',
+      blocking: true,
+      about,
+      offers: ['rpt', 'direct'],
+      lines: [line, `${got.line} direct`],
+    });
+    return undefined;
+  }
+  return {
+    receiveHz: plain.receiveHz,
+    transmitHz: got.listen ? null : plain.transmitHz,
+    service,
+    row: plain,
+  };
+}
+
+function fromFrequencies(got: Collected, questions: Question[]): Pair | undefined {
+  const ask = (code: Question['code'], about: string, fixes: readonly (readonly [string, string])[] = []) => {
+    questions.push({
+      code,
+      blocking: true,
+      about,
+      offers: fixes.map((f) => f[0]),
+      lines: fixes.map((f) => f[1]),
+    });
+    return undefined;
+  };
+  const [a, b, more] = got.frequencies;
+  if (!a) return undefined;
+  if (more) return ask('several-frequencies', got.line);
+  if (b) return fromTwo(got, questions, a, b, ask);
+
+  const hz = a.hz;
+  const pairOnOutput = SERVICES.gmrs.channels.find((row) => row.pair && row.receiveHz === hz);
+  const pairOnInput = SERVICES.gmrs.channels.find((row) => row.pair && row.transmitHz === hz);
+  const about = got.line.slice(a.start, a.end);
+  if (pairOnInput) {
+    if (got.listen) return { receiveHz: hz, transmitHz: null, service: 'gmrs', row: undefined };
+    if (a.direction === 'send') return { ...pairOf(pairOnInput), service: 'gmrs', row: pairOnInput };
+    const fixed = withText(got.line, a.start, a.end, mhzText(pairOnInput.receiveHz));
+    return ask('frequency-is-input', about, [
+      [`${mhzText(pairOnInput.receiveHz)} rpt`, got.repeater ? fixed : `${fixed} rpt`],
+    ]);
+  }
+  const gmrs = channelOn('gmrs', hz, hz);
+  if (gmrs) {
+    const service = got.serviceWord === 'frs' ? 'frs' : 'gmrs';
+    const wantsPair = got.repeater || got.offsetHz !== undefined;
+    if (wantsPair && got.direct) return ask('word-contradicts', got.line);
+    if (wantsPair) {
+      if (!pairOnOutput || service === 'frs') return ask('no-repeater-here', about);
+      const shift = got.offsetHz;
+      if (typeof shift === 'number' && shift !== GMRS_SHIFT_HZ) return ask('pair-does-not-match', got.line);
+      return {
+        ...pairOf(pairOnOutput),
+        transmitHz: got.listen ? null : pairOnOutput.transmitHz,
+        service,
+        row: pairOnOutput,
+      };
+    }
+    if (got.listen) return { receiveHz: hz, transmitHz: null, service, row: gmrs };
+    const directions = new Set(got.tones.map((tone) => tone.direction));
+    const byDirection = directions.has('send') && directions.has('hear');
+    if (pairOnOutput && !got.direct && service === 'gmrs') {
+      const lines = [`${got.line} rpt`, `${got.line} direct`];
+      if (byDirection) {
+        questions.push({
+          code: 'repeater-by-direction',
+          blocking: false,
+          about,
+          offers: ['rpt', 'direct'],
+          lines,
+        });
+        return { ...pairOf(pairOnOutput), service, row: pairOnOutput };
+      }
+      questions.push({
+        code: 'direct-or-repeater',
+        blocking: false,
+        about,
+        offers: ['rpt', 'direct'],
+        lines,
+      });
+    }
+    return { receiveHz: hz, transmitHz: hz, service, row: channelOn(service, hz, hz) };
+  }
+  const weather = channelOn('weather', hz, null);
+  if (weather) {
+    if (got.repeater || got.offsetHz !== undefined)
+      questions.push({ code: 'nobody-transmits', blocking: false, about, offers: [] });
+    return { receiveHz: hz, transmitHz: null, service: 'weather', row: weather };
+  }
+  if (GMRS_SEGMENTS_HZ.some((segment) => hz >= segment.from && hz <= segment.to)) {
+    const near = SERVICES.gmrs.channels
+      .flatMap((row) => [row.receiveHz])
+      .reduce((best, candidate) => (Math.abs(candidate - hz) < Math.abs(best - hz) ? candidate : best));
+    return ask('frequency-off-channel', about, [
+      [mhzText(near), withText(got.line, a.start, a.end, mhzText(near))],
+    ]);
+  }
+  return outsideServices(got, questions, hz, about);
+}
+
+function outsideServices(got: Collected, questions: Question[], hz: number, about: string): Pair {
+  const listening: Pair = { receiveHz: hz, transmitHz: null, service: 'other', row: undefined };
+  if (got.listen) return listening;
+  if (typeof got.offsetHz === 'number') {
+    questions.push({ code: 'service-unknown', blocking: false, about, offers: [] });
+    return { ...listening, transmitHz: hz + got.offsetHz };
+  }
+  const offers = got.repeater ? [] : ['rx only'];
+  const lines = offers.map((offer) => `${got.line} ${offer}`);
+  questions.push({
+    code: got.repeater || got.offsetHz ? 'transmit-unknown' : 'service-unknown',
+    blocking: false,
+    about,
+    offers,
+    lines,
+  });
+  return listening;
+}
+
+type Named = Collected['frequencies'][number];
+type AskPair = (
+  code: Question['code'],
+  about: string,
+  fixes?: readonly (readonly [string, string])[],
+) => undefined;
+
+function fromTwo(got: Collected, questions: Question[], a: Named, b: Named, ask: AskPair): Pair | undefined {
+  const send = [a, b].find((f) => f.direction === 'send');
+  const hear = [a, b].find((f) => f.direction === 'hear');
+  const rest = [a, b].filter((f) => f !== send && f !== hear);
+  const plain = [a, b].sort((x, y) => x.hz - y.hz);
+  const [low, high] = plain as [Named, Named];
+  const gmrs = SERVICES.gmrs.channels.find(
+    (row) => row.pair && row.receiveHz === low.hz && row.transmitHz === high.hz,
+  );
+  const receiveHz = hear?.hz ?? (send ? rest[0]?.hz : undefined);
+  const transmitHz = send?.hz ?? (hear ? rest[0]?.hz : undefined);
+  if (gmrs) {
+    if (transmitHz === low.hz) {
+      const fixed = `${mhzText(low.hz)} rpt`;
+      const line = withText(got.line, Math.min(a.start, b.start), Math.max(a.end, b.end), fixed);
+      return ask('input-output-swapped', got.line, [[fixed, line]]);
+    }
+    return { ...pairOf(gmrs), transmitHz: got.listen ? null : gmrs.transmitHz, service: 'gmrs', row: gmrs };
+  }
+  if (receiveHz === undefined || transmitHz === undefined) {
+    const read = (x: Named, y: Named) => `rx ${mhzText(x.hz)} tx ${mhzText(y.hz)}`;
+    const fix = (text: string) =>
+      withText(got.line, Math.min(a.start, b.start), Math.max(a.end, b.end), text);
+    return ask(
+      'several-frequencies',
+      got.line,
+      [read(a, b), read(b, a)].map((text) => [text, fix(text)] as const),
+    );
+  }
+  const inGmrs = (hz: number) => GMRS_SEGMENTS_HZ.some((segment) => hz >= segment.from && hz <= segment.to);
+  if (inGmrs(receiveHz) || inGmrs(transmitHz)) return ask('pair-does-not-match', got.line);
+  questions.push({
+    code: 'service-unknown',
+    blocking: false,
+    about: got.line.slice(a.start, a.end),
+    offers: [],
+  });
+  return { receiveHz, transmitHz: got.listen ? null : transmitHz, service: 'other', row: undefined };
+}
+
+const pairOf = (row: ServiceChannel) => ({ receiveHz: row.receiveHz, transmitHz: row.transmitHz });
+
+interface Tones {
+  readonly transmitTone: ToneText | 'unknown';
+  readonly receiveTone: ToneText | 'unknown';
+}
+
+function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones | undefined {
+  const of = (direction: Collected['tones'][number]['direction']) =>
+    got.tones.filter((tone) => tone.direction === direction);
+  const both = of('both');
+  const free = of(undefined);
+  const send = [...of('send'), ...both];
+  const hear = [...of('hear'), ...both];
+  const isRepeater = pair.transmitHz !== null && pair.transmitHz !== pair.receiveHz;
+  const about = got.line;
+  const [first, second] = free;
+  if (
+    send.length > 1 ||
+    hear.length > 1 ||
+    free.length > 2 ||
+    (free.length > 0 && send.length > 0 && hear.length > 0)
+  ) {
+    questions.push({ code: 'several-tones', blocking: true, about, offers: [] });
+    return undefined;
+  }
+  if (got.tones.some((tone) => tone.tone === undefined)) return undefined;
+  let transmitTone = send[0]?.tone;
+  let receiveTone = hear[0]?.tone;
+  if (first && second && first.tone !== second.tone) {
+    const start = Math.min(first.start, second.start);
+    const end = Math.max(first.end, second.end);
+    const offers = [`in ${first.tone} out ${second.tone}`, `in ${second.tone} out ${first.tone}`];
+    const lines = offers.map((offer) => withText(got.line, start, end, offer));
+    questions.push({
+      code: 'tone-direction',
+      blocking: true,
+      about: got.line.slice(start, end),
+      offers,
+      lines,
+    });
+    return undefined;
+  }
+  if (first && second) {
+    transmitTone = first.tone;
+    receiveTone = first.tone;
+  } else if (first) {
+    if (send.length > 0) receiveTone = first.tone;
+    else if (isRepeater || hear.length > 0) transmitTone = first.tone;
+    else {
+      transmitTone = first.tone;
+      receiveTone = first.tone;
+      if (pair.transmitHz !== null && first.tone !== 'off')
+        questions.push({ code: 'tone-both-ways', blocking: false, about: String(first.tone), offers: [] });
+    }
+  }
+  if (pair.transmitHz === null) transmitTone = 'off';
+  if (transmitTone === undefined && isRepeater) {
+    questions.push({
+      code: 'input-tone-unknown',
+      blocking: false,
+      about,
+      offers: ['in off'],
+      lines: [`${got.line} in off`],
+    });
+    transmitTone = 'unknown';
+  }
+  if (receiveTone === undefined && isRepeater)
+    questions.push({ code: 'output-tone-unknown', blocking: false, about, offers: [] });
+  return { transmitTone: transmitTone ?? 'off', receiveTone: receiveTone ?? 'off' };
+}
+
+function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]): ChannelDraft {
+  const written = got.name.join(' ').replace(/^[-–—.\s]+|[-–—.\s]+$/g, '');
+  const notes = [...got.notes];
+  let name = written;
+  if (name === '') {
+    name = pair.row?.name ?? `${mhzText(pair.receiveHz)}`;
+    questions.push({ code: 'name-made', blocking: false, about: name, offers: [] });
+  }
+  if (name.length > LONGEST_NAME) {
+    questions.push({ code: 'name-shortened', blocking: false, about: name, offers: [] });
+    notes.unshift(name);
+    name = name.slice(0, LONGEST_NAME).trim();
+  }
+  const width = pair.row === undefined ? 'unknown' : pair.row.bandwidthHz <= 12_500 ? 'narrow' : 'wide';
+  return {
+    name,
+    receiveHz: pair.receiveHz,
+    transmitHz: pair.transmitHz,
+    ...tones,
+    receivePolicy: 'plan',
+    bandwidth: got.bandwidth ?? width,
+    service: pair.service,
+    access: got.access ?? 'unknown',
+    tier: 'should',
+    note: notes.join(', ').slice(0, 400),
+  };
+}

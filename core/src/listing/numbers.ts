@@ -1,0 +1,210 @@
+import type { Question } from '../findings/index';
+import { hzFromMHzText, inRadioRange, mhzText } from '../units/index';
+import { frequencyHz, pushTone, type State, tooLow, withText } from './collected';
+import type { Token } from './tokens';
+import { toneValue } from './tone';
+import { CHANNEL_WORDS, POLARITY_WORDS, REPEATER_WORDS, WIDTHS_KHZ } from './words';
+
+/** A word with digits and what surrounds it. */
+interface Figure {
+  readonly state: State;
+  readonly i: number;
+  readonly token: Token;
+  readonly next: Token | undefined;
+  /** The unit behind it, lower case, or nothing. */
+  readonly unit: string;
+  /** Words used when it is taken: with its unit two. */
+  readonly used: number;
+  readonly end: Token;
+  /** Whether words before it announced a tone or a direction. */
+  readonly pending: boolean;
+  readonly ask: (code: Question['code'], offers: readonly string[]) => void;
+}
+
+/** Takes a figure if it is one of its kind: answers the number of words used, or 0. */
+type Reader = (figure: Figure) => number;
+
+const UNITS = /^(mhz|khz|hz|k|w|watts?|mi|miles?|km|m)$/;
+const GMRS_MOST = 22;
+
+const offset: Reader = ({ state: { got }, token, used }) => {
+  if (!/^[+-](\d+(\.\d+)?)?$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
+  if (token.text === '-') return 1;
+  const hz = hzFromMHzText(token.text.slice(1)) ?? 0;
+  got.offsetHz = token.text === '+' ? 'standard' : hz * (token.text.startsWith('-') ? -1 : 1);
+  return used;
+};
+
+const powerOrDistance: Reader = ({ state: { got }, token, unit, pending }) => {
+  if (pending || !/^\d+(\.\d+)?$/.test(token.text)) return 0;
+  if (/^(w|watts?)$/.test(unit)) got.notes.push(`${token.text} W`);
+  else if (/^(mi|miles?|km|m)$/.test(unit)) got.notes.push(`${token.text} ${unit}`);
+  else return 0;
+  return 2;
+};
+
+const width: Reader = ({ state: { got }, token, unit, pending }) => {
+  const known = WIDTHS_KHZ[token.text];
+  if (pending || !known || (unit !== 'khz' && unit !== 'k')) return 0;
+  got.bandwidth = known;
+  return 2;
+};
+
+const frequency: Reader = (figure) => {
+  const { state, token, unit, used, pending, ask } = figure;
+  if (!pending && unit === 'khz' && /^\d{5,7}(\.\d+)?$/.test(token.text))
+    return take(figure, Math.round(Number(token.text) * 1000));
+  const hz = frequencyHz(token.text);
+  if (hz !== undefined && !tooLow(token.text) && state.kind === undefined) {
+    if (unit !== 'khz' && unit !== 'hz') return take(figure, hz);
+    ask('frequency-unreadable', [mhzText(hz)]);
+    return used;
+  }
+  const plain = hzFromMHzText(token.text);
+  return !pending && unit === 'mhz' && plain !== undefined && !tooLow(token.text) ? take(figure, plain) : 0;
+};
+
+function take({ state, token, end, used, ask }: Figure, hz: number): number {
+  if (inRadioRange(hz)) {
+    state.got.frequencies.push({ hz, direction: state.direction, start: token.start, end: end.end });
+    state.direction = undefined;
+  } else ask('frequency-out-of-range', []);
+  return used;
+}
+
+/** `462650` without a point, or `462.65O` with a letter for a figure: asked about, never mended. */
+const slippedFrequency: Reader = ({ state, token, used, ask }) => {
+  if (/^\d{5,7}$/.test(token.text) && state.kind === undefined) {
+    const hz = hzFromMHzText(`${token.text.slice(0, 3)}.${token.text.slice(3)}`);
+    ask('frequency-unreadable', hz !== undefined && inRadioRange(hz) ? [mhzText(hz)] : []);
+    return used;
+  }
+  if (!/^(?=.*\d)(?=.*[OolISB])[\dOolISB.]{6,9}$/.test(token.text)) return 0;
+  const mended = token.text.replace(/[Oo]/g, '0').replace(/[lI]/g, '1').replace(/S/g, '5').replace(/B/g, '8');
+  if (frequencyHz(mended) === undefined) return 0;
+  ask('frequency-unreadable', [mended]);
+  return used;
+};
+
+const tone: Reader = (figure) => {
+  const { state, token, unit, pending, ask, used } = figure;
+  const { got, tokens, hasFrequency } = state;
+  if (pending && /\d/.test(token.text)) return takeTone(figure);
+  if (/^(d-?\d{3}-?[nir]?|[0-7]{3}[nir])$/i.test(token.text)) return takeTone(figure);
+  if (!/^\d{2,3}\.\d+$/.test(token.text)) return 0;
+  const aboutChannel = tokens.some((t) => CHANNEL_WORDS.has(t.lower) || REPEATER_WORDS.has(t.lower));
+  const hz = hzFromMHzText(token.text);
+  if (hasFrequency || got.channel || aboutChannel || hz === undefined || tooLow(token.text) || unit !== '')
+    return takeTone(figure);
+  ask('tone-or-frequency', [mhzText(hz), `ctcss ${token.text}`]);
+  return used;
+};
+
+function takeTone({ state, i, token, unit, used, ask }: Figure): number {
+  const { got, tokens } = state;
+  if (state.kind === 'number' && got.channel && got.line[token.start - 1] === '-')
+    return takeChannelCode(state, token);
+  const after = POLARITY_WORDS[tokens[i + used]?.lower ?? ''];
+  const polarity = /^(d|\d{3}$)/i.test(token.text) ? (after ?? '') : '';
+  const value = token.text.replace(/(\.\d)0+$/, '$1');
+  const reading = toneValue(value, state.kind ?? 'any', unit === 'hz' ? '' : unit, polarity);
+  for (const question of reading.questions) {
+    if (question.blocking) ask(question.code, question.offers);
+    else {
+      const lines = question.offers.map((offer) => withText(got.line, token.start, token.end, offer));
+      got.questions.push({ ...question, lines });
+    }
+  }
+  pushTone(state, reading.tone, token, token);
+  return used + (polarity ? 1 : 0);
+}
+
+/** `18-9`: a channel and a code number in one word. The number is a label of somebody's device, so its tone is asked for. */
+function takeChannelCode(state: State, code: Token): number {
+  const { got } = state;
+  const channel = got.channel;
+  const offers = toneValue(code.text, 'number').questions.flatMap((question) => question.offers);
+  const start = channel?.start ?? code.start;
+  got.questions.push({
+    code: 'code-number',
+    blocking: true,
+    about: got.line.slice(start, code.end),
+    offers,
+    lines: offers.map((offer) => withText(got.line, start, code.end, `ch ${channel?.number} ${offer}`)),
+  });
+  pushTone(state, undefined, code, code);
+  return 1;
+}
+
+/** A number of one or two figures without a word for it: a channel when a repeater word or a code follows, else asked about. */
+const bareChannel: Reader = ({ state, i, token, next, ask }) => {
+  const { got, tokens, hasFrequency } = state;
+  const number = Number(token.text);
+  if (!/^\d{1,2}$/.test(token.text) || hasFrequency || got.channel || number < 1 || number > GMRS_MOST)
+    return 0;
+  if (REPEATER_WORDS.has(next?.lower ?? '') || next?.lower === 'r') {
+    got.repeater = true;
+    got.channel = { service: 'gmrs', number, start: token.start, end: next?.end ?? token.end };
+    return 2;
+  }
+  if (next?.lower === 'code') {
+    got.channel = { service: undefined, number, start: token.start, end: token.end };
+    return 1;
+  }
+  if (tokens.slice(i + 1).some((t) => CHANNEL_WORDS.has(t.lower))) return 0;
+  ask('channel-or-code', [`ch ${token.text}`]);
+  return 1;
+};
+
+/** Three octal figures after a frequency with nothing said of them. */
+const bareCode: Reader = ({ state, token, ask }) => {
+  if (!/^[0-7]{3}$/.test(token.text) || state.got.frequencies.length === 0) return 0;
+  const question = toneValue(token.text, 'any').questions.find((q) => q.code === 'tone-or-dcs');
+  if (!question) return 0;
+  ask('tone-or-dcs', question.offers);
+  return 1;
+};
+
+const READERS: readonly Reader[] = [
+  offset,
+  powerOrDistance,
+  width,
+  frequency,
+  slippedFrequency,
+  tone,
+  bareChannel,
+  bareCode,
+];
+
+/** Reads the word at place `i` as a figure: an offset, a frequency, a tone, a power, a width, a distance, a channel. Answers the words used, 0 when it is none of these. */
+export function takeNumber(state: State, i: number): number {
+  const token = state.tokens[i];
+  if (!token) return 0;
+  const { got, tokens } = state;
+  const next = tokens[i + 1];
+  const unit = UNITS.test(next?.lower ?? '') ? (next?.lower ?? '') : '';
+  const end = unit && next ? next : token;
+  const figure: Figure = {
+    state,
+    i,
+    token,
+    next,
+    unit,
+    used: unit ? 2 : 1,
+    end,
+    pending: state.direction !== undefined || state.kind !== undefined,
+    ask: (code, offers) =>
+      got.questions.push({
+        code,
+        blocking: true,
+        about: got.line.slice(token.start, end.end),
+        offers,
+        lines: offers.map((offer) => withText(got.line, token.start, end.end, offer)),
+      }),
+  };
+  for (const read of READERS) {
+    const used = read(figure);
+    if (used > 0) return used;
+  }
+  return 0;
+}

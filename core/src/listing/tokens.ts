@@ -1,0 +1,55 @@
+/** A word or number of a line, with where it stood. */
+export interface Token {
+  readonly text: string;
+  readonly lower: string;
+  readonly start: number;
+  readonly end: number;
+}
+
+/** Prefixes that people write without a space before a number: `ch18`, `pl131.8`, `wx6`, `tx131.8`. */
+const GLUED =
+  /^(ch|chan|channel|gmrs|frs|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
+const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k|m)$/i;
+const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;
+const CHANNEL_AND_CODE = /^(\d{1,2})-(\d{1,3})$/;
+
+/**
+ * Cuts a line into words and numbers. Commas, semicolons, bars, slashes, colons, brackets and equals signs part words; a
+ * comma between digits of a frequency is a decimal comma; units and prefixes written without a space become words of
+ * their own.
+ */
+export function tokensOf(line: string): Token[] {
+  const tokens: Token[] = [];
+  const push = (text: string, start: number) => {
+    if (text !== '') tokens.push({ text, lower: text.toLowerCase(), start, end: start + text.length });
+  };
+  // Same length as the line, so that places stay true.
+  const plain = line
+    .replace(/[\u2212\u2013\u2014]/g, '-')
+    .replace(/(?<=\b\d{3}),(?=\d{3,5}\b)/g, '.')
+    .replace(/(?<=\b\d{2,3}),(?=\d\b(?!\.))/g, '.');
+  for (const match of plain.matchAll(/[^\s,;|/:=()[\]{}"]+/g)) {
+    const word = match[0].replace(/\.+$/, '');
+    const start = match.index;
+    const cut = GLUED.exec(word) ?? WITH_UNIT.exec(word) ?? CHANNEL_AND_MARK.exec(word);
+    const code = CHANNEL_AND_CODE.exec(word);
+    if (code) {
+      push(code[1] ?? '', start);
+      push('code', start + word.length);
+      push(code[2] ?? '', start + word.length - (code[2]?.length ?? 0));
+    } else if (cut) {
+      const second = cut[2] ?? '';
+      push(cut[1] ?? '', start);
+      const unit = WITH_UNIT.exec(second);
+      const at = start + word.length - second.length;
+      if (unit) {
+        push(unit[1] ?? '', at);
+        push(unit[2] ?? '', at + (unit[1]?.length ?? 0));
+      } else push(second, at);
+    } else if (/^#\d{1,2}$/.test(word)) {
+      push('ch', start);
+      push(word.slice(1), start + 1);
+    } else push(word, start);
+  }
+  return tokens;
+}

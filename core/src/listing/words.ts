@@ -1,0 +1,134 @@
+/*
+ * The words people write in listings, lower case, by what they do in a line. Common practice of the field; no published
+ * source. A listing's *input* is what the repeater listens for, so it is what our sets send.
+ */
+
+export type Direction = 'send' | 'hear' | 'both';
+
+export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
+  in: 'send',
+  input: 'send',
+  uplink: 'send',
+  tx: 'send',
+  transmit: 'send',
+  send: 'send',
+  encode: 'send',
+  enc: 'send',
+  access: 'send',
+  out: 'hear',
+  output: 'hear',
+  downlink: 'hear',
+  rx: 'hear',
+  receive: 'hear',
+  hear: 'hear',
+  decode: 'hear',
+  dec: 'hear',
+};
+
+/** `number` is a code number of some device's own table, which is only a label. */
+export type ToneKind = 'ctcss' | 'dcs' | 'any' | 'number';
+
+export const TONE_WORDS: Readonly<Record<string, { kind: ToneKind; direction?: Direction }>> = {
+  ctcss: { kind: 'ctcss' },
+  pl: { kind: 'ctcss' },
+  ctc: { kind: 'ctcss' },
+  ct: { kind: 'ctcss' },
+  tpl: { kind: 'ctcss' },
+  qt: { kind: 'ctcss' },
+  subtone: { kind: 'ctcss' },
+  'sub-tone': { kind: 'ctcss' },
+  subaudible: { kind: 'ctcss' },
+  t: { kind: 'ctcss', direction: 'send' },
+  tone: { kind: 'any' },
+  tones: { kind: 'any' },
+  tsq: { kind: 'ctcss', direction: 'both' },
+  tsql: { kind: 'ctcss', direction: 'both' },
+  dcs: { kind: 'dcs' },
+  cdcss: { kind: 'dcs' },
+  dpl: { kind: 'dcs' },
+  dtc: { kind: 'dcs' },
+  dtcs: { kind: 'dcs' },
+  dcg: { kind: 'dcs' },
+  dqt: { kind: 'dcs' },
+  digital: { kind: 'dcs' },
+  code: { kind: 'number' },
+  privacy: { kind: 'number' },
+  eliminator: { kind: 'number' },
+};
+
+/** No tone at all, in the place of a tone. */
+export const OFF_WORDS: ReadonlySet<string> = new Set(['off', 'none', 'csq', 'carrier', 'cs']);
+
+export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
+  n: 'N',
+  normal: 'N',
+  i: 'I',
+  inv: 'I',
+  inverted: 'I',
+  inverse: 'I',
+};
+
+export const REPEATER_WORDS: ReadonlySet<string> = new Set(['rpt', 'rptr', 'repeater', 'rep', 'duplex']);
+export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', 'talkaround', 'talk-around']);
+export const CHANNEL_WORDS: ReadonlySet<string> = new Set(['ch', 'chan', 'channel', 'chnl']);
+export const DIGITAL_MODES: ReadonlySet<string> = new Set(['p25', 'dmr', 'nxdn', 'tetra', 'dpmr']);
+
+/** Several words that mean one thing; the first that fits counts, so longer ones come first. */
+export type Phrase =
+  | 'listen'
+  | 'open'
+  | 'permission'
+  | 'narrow'
+  | 'wide'
+  | 'both'
+  | 'no-tone'
+  | 'planned'
+  | 'off-air'
+  | 'drop';
+export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
+  [['rx', 'only'], 'listen'],
+  [['receive', 'only'], 'listen'],
+  [['listen', 'only'], 'listen'],
+  [['monitor', 'only'], 'listen'],
+  [['rx-only'], 'listen'],
+  [['listen-only'], 'listen'],
+  [['receive-only'], 'listen'],
+  [['no', 'tx'], 'listen'],
+  [['no', 'talk'], 'listen'],
+  [['ask', 'first'], 'permission'],
+  [['by', 'permission'], 'permission'],
+  [['permission', 'required'], 'permission'],
+  [['members', 'only'], 'permission'],
+  [['permission'], 'permission'],
+  [['private'], 'permission'],
+  [['closed'], 'permission'],
+  [['no', 'tone'], 'no-tone'],
+  [['no', 'pl'], 'no-tone'],
+  [['carrier', 'squelch'], 'no-tone'],
+  [['tone', 'squelch'], 'both'],
+  [['t', 'sql'], 'both'],
+  [['tone', 'sql'], 'both'],
+  [['enc', 'dec'], 'both'],
+  [['encode', 'decode'], 'both'],
+  [['in', 'out'], 'both'],
+  [['tx', 'rx'], 'both'],
+  [['planned'], 'planned'],
+  [['off', 'air'], 'off-air'],
+  [['on', 'air'], 'drop'],
+  [['narrow'], 'narrow'],
+  [['nfm'], 'narrow'],
+  [['nbfm'], 'narrow'],
+  [['narrowband'], 'narrow'],
+  [['wide'], 'wide'],
+  [['wideband'], 'wide'],
+  [['fm'], 'drop'],
+  [['mhz'], 'drop'],
+];
+
+/** Widths in kilohertz that are written as a number. */
+export const WIDTHS_KHZ: Readonly<Record<string, 'narrow' | 'wide'>> = {
+  '11.25': 'narrow',
+  '12.5': 'narrow',
+  '20': 'wide',
+  '25': 'wide',
+};

@@ -1,0 +1,98 @@
+import { z } from 'zod';
+
+/*
+ * How a device's keys work, as a state machine in data. One interpreter runs it; nothing else reads it. A key press is
+ * looked up among the present mode's `on` rows from the top; the first row whose key, length of press and conditions fit
+ * is done, then the mode may change. A press that fits no row is refused with a beep.
+ */
+
+const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,30}$/);
+const ms = z.number().int().min(1).max(600_000);
+
+const KeySchema = z.strictObject({
+  /** The character this key types where a mode takes characters. */
+  char: z.string().length(1).optional(),
+  /** The letters it gives in turn where a mode takes letters by repeated taps. */
+  letters: z.string().min(1).max(12).optional(),
+});
+
+/** What must hold for a row to be done. */
+export const ConditionSchema = z.discriminatedUnion('is', [
+  z.strictObject({ is: z.literal('entryLength'), of: z.number().int() }),
+  z.strictObject({ is: z.literal('entryIsSlot') }),
+  z.strictObject({ is: z.literal('entryIsItem') }),
+  z.strictObject({ is: z.literal('entryIsFrequency') }),
+  z.strictObject({ is: z.literal('entryIsValue') }),
+  z.strictObject({ is: z.literal('itemEditor'), of: z.enum(['wheel', 'frequency', 'letters']) }),
+  z.strictObject({ is: z.literal('itemAllowed') }),
+  z.strictObject({ is: z.literal('lastItem') }),
+  z.strictObject({ is: z.literal('lastLetter') }),
+]);
+export type Condition = z.infer<typeof ConditionSchema>;
+
+/** What a row does to the device. */
+export const ActionSchema = z.discriminatedUnion('act', [
+  z.strictObject({ act: z.literal('beep'), tone: z.enum(['ok', 'refused', 'high', 'low']) }),
+  z.strictObject({ act: z.literal('clearEntry') }),
+  z.strictObject({ act: z.literal('typeChar'), most: z.number().int().min(1).max(12) }),
+  z.strictObject({ act: z.literal('pickItem'), to: z.enum(['first', 'entry', 'next', 'previous']) }),
+  z.strictObject({ act: z.literal('readDraft') }),
+  z.strictObject({ act: z.literal('blankDraft') }),
+  z.strictObject({ act: z.literal('stepDraft'), by: z.number().int() }),
+  z.strictObject({ act: z.literal('draftFromEntry') }),
+  z.strictObject({ act: z.literal('tapLetter'), withinMs: ms }),
+  z.strictObject({ act: z.literal('stepLetter'), by: z.number().int() }),
+  z.strictObject({ act: z.literal('firstLetter') }),
+  z.strictObject({ act: z.literal('nextLetter') }),
+  z.strictObject({ act: z.literal('storeDraft') }),
+  z.strictObject({
+    act: z.literal('pickSlot'),
+    to: z.enum(['entry', 'next', 'previous', 'nextInBank', 'previousInBank', 'nextBank']),
+  }),
+  z.strictObject({ act: z.literal('copyFirstBank') }),
+  z.strictObject({ act: z.literal('factoryReset') }),
+  z.strictObject({ act: z.literal('transmit') }),
+]);
+export type Action = z.infer<typeof ActionSchema>;
+
+const RowSchema = z.strictObject({
+  /** Key ids, or `chars` for every key that types a character, or `letters` for every key with letters. */
+  keys: z.union([z.array(id).min(1), z.enum(['chars', 'letters'])]),
+  /** Only presses at least this long; rows without it take short presses. Longer rows stand above shorter ones. */
+  heldMs: ms.optional(),
+  when: z.array(ConditionSchema).optional(),
+  do: z.array(ActionSchema).optional(),
+  go: id.optional(),
+});
+
+const ModeSchema = z.strictObject({
+  /** Lines of the display; marks in braces are filled in, e.g. `{number}`, `{label}`, `{item}`, `{draft}`, `{entry}`. */
+  screen: z.array(z.string().max(32)).min(1).max(4),
+  /** Left by itself after this long without a key; whatever was not stored is lost. */
+  timeout: z.strictObject({ ms, go: id, do: z.array(ActionSchema).optional() }).optional(),
+  on: z.array(RowSchema),
+});
+
+const ItemSchema = z.strictObject({
+  number: z.string().regex(/^\d{1,3}$/),
+  title: z.string().min(1).max(16),
+  editor: z.enum(['wheel', 'frequency', 'letters']),
+  /** This item belongs to the channel one stands on, to the whole set, or picks the channel itself. */
+  target: z.discriminatedUnion('reach', [
+    z.strictObject({ reach: z.literal('channel'), field: id }),
+    z.strictObject({ reach: z.literal('set'), setting: id }),
+    z.strictObject({ reach: z.literal('choice') }),
+  ]),
+});
+
+export const BehaviourSchema = z.strictObject({
+  keys: z.record(id, KeySchema),
+  /** Digits of a frequency as typed: `462.6500` with four decimals is seven digits and a last step of 100 Hz. */
+  frequencyEntry: z.strictObject({ digits: z.number().int(), unitHz: z.number().int() }).optional(),
+  letterWheel: z.string().min(1).max(100).optional(),
+  start: id,
+  startNumber: z.number().int(),
+  items: z.array(ItemSchema),
+  modes: z.record(id, ModeSchema),
+});
+export type Behaviour = z.infer<typeof BehaviourSchema>;

@@ -1,0 +1,183 @@
+import { z } from 'zod';
+import { SERVICE_IDS } from '../facts/index';
+import { BehaviourSchema } from './behaviour';
+import { FrequencySchema } from './channel';
+import { ListSchema } from './lists';
+import { RecipesSchema } from './recipes';
+
+export const DESCRIPTION_FORMAT = 'umbrex/description@1';
+
+const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,40}$/);
+const unknown = z.literal('unknown');
+
+/** What a field of a slot holds, in plan terms. */
+export const HOLDS = [
+  'receiveHz',
+  'offsetHz',
+  'transmitTone',
+  'receiveTone',
+  'bothTones',
+  'name',
+  'powerW',
+  'bandwidth',
+  'transmitForbidden',
+  'inScan',
+] as const;
+export type Holds = (typeof HOLDS)[number];
+
+export const FieldSchema = z.strictObject({
+  id,
+  title: z.string().min(1).max(30),
+  holds: z.enum(HOLDS),
+  /** The list its values come from; frequencies and names have none. `unknown` where nobody has looked it up. */
+  list: z.union([unknown, id]).optional(),
+  /** The factory's value: a place in the list, or the text of a name. */
+  factory: z.union([z.number().int().min(0), z.string()]),
+});
+export type Field = z.infer<typeof FieldSchema>;
+
+const FixedChannelSchema = z.strictObject({
+  receiveHz: FrequencySchema,
+  /** `null` where the set only listens. */
+  transmitHz: FrequencySchema.nullable(),
+  bandwidth: z.enum(['narrow', 'wide', 'unknown']),
+  /** The most power the set allows here, in watts at the transmitter, where it limits itself. */
+  mostPowerW: z.number().positive().optional(),
+});
+
+/** A rule that yields slots: numbers `first`, `first + 1`… in blocks of `size` that begin `stride` apart. */
+export const RegionSchema = z.strictObject({
+  id,
+  title: z.string().min(1).max(40),
+  first: z.number().int().min(0).max(99_999),
+  count: z.number().int().min(1).max(10_000),
+  size: z.number().int().min(1),
+  stride: z.number().int().min(1),
+  /** Names of the blocks, where the device has banks. */
+  banks: z.array(z.string().min(1).max(8)),
+  /** What the device shows for a slot: `{bank}`, `{position}`, `{number}`. */
+  label: z.string().max(16),
+  content: z.discriminatedUnion('kind', [
+    /** Frequencies that cannot change; one row a position, the same in every block. */
+    z.strictObject({ kind: z.literal('fixed'), channels: z.array(FixedChannelSchema).min(1) }),
+    z.strictObject({ kind: z.literal('free') }),
+  ]),
+  /** The fields that can be set from the keypad; empty means locked. */
+  keypad: z.array(id),
+});
+export type Region = z.infer<typeof RegionSchema>;
+
+const BandSchema = z.strictObject({ fromHz: FrequencySchema, toHz: FrequencySchema });
+
+const SettingSchema = z.strictObject({
+  id,
+  title: z.string().min(1).max(30),
+  list: id,
+  factory: z.number().int().min(0),
+});
+
+/** One person's word on a description, with the set in hand. */
+export const MarkSchema = z.strictObject({
+  kind: z.enum(['confirmed', 'contradicted']),
+  on: z.iso.date(),
+  by: z.string().trim().min(1).max(60),
+  firmware: z.string().trim().min(1).max(20),
+  note: z.string().max(400),
+});
+export type Mark = z.infer<typeof MarkSchema>;
+
+const shape = z.strictObject({
+  format: z.literal(DESCRIPTION_FORMAT),
+  id: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
+  title: z.string().min(1).max(40),
+  pattern: z.string().min(1).max(80),
+  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'receiver']),
+  station: z.enum(['hand-held', 'mobile', 'fixed']),
+  /** Services whose certification it carries. */
+  certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
+  /** The firmware versions it was written for. */
+  firmware: z.array(z.string().min(1).max(20)),
+  receive: z.union([
+    unknown,
+    z.strictObject({ bands: z.array(BandSchema), stepHz: z.number().int().positive() }),
+  ]),
+  transmit: z.union([
+    unknown,
+    z.strictObject({
+      bands: z.array(BandSchema),
+      /** The only power there is, where no field chooses it. */
+      fixedPowerW: z.union([unknown, z.number().positive()]).optional(),
+    }),
+  ]),
+  names: z.union([
+    unknown,
+    z.literal('none'),
+    z.strictObject({
+      length: z.number().int().min(1).max(40),
+      characters: z.string().min(1).max(200),
+    }),
+  ]),
+  lists: z.record(id, ListSchema),
+  fields: z.array(FieldSchema),
+  settings: z.array(SettingSchema),
+  regions: z.array(RegionSchema).min(1),
+  /** What is printed on each key, by the key's id. */
+  keys: z.record(id, z.string().min(1).max(8)),
+  behaviour: BehaviourSchema.optional(),
+  recipes: RecipesSchema.optional(),
+  /** People's word on it; how sure the document is follows from these and from the replay. */
+  marks: z.array(MarkSchema),
+});
+export type Description = z.infer<typeof shape>;
+
+/** A kind of device, as one document: what it can do and how its keys work. It knows no plan. */
+export const DescriptionSchema = shape.superRefine((description, context) => {
+  const fieldIds = new Set(description.fields.map((field) => field.id));
+  const say = (path: (string | number)[], message: string) =>
+    context.addIssue({ code: 'custom', path, message });
+  const needList = (list: string | undefined, path: (string | number)[]) => {
+    if (list !== undefined && list !== 'unknown' && !description.lists[list]) say(path, `no list "${list}"`);
+  };
+  description.fields.forEach((field, i) => {
+    needList(field.list, ['fields', i, 'list']);
+    const plain = field.holds === 'name' || field.holds === 'receiveHz';
+    if (plain === (field.list !== undefined))
+      say(['fields', i, 'list'], plain ? 'a name or frequency has no list' : 'needs a list, or "unknown"');
+  });
+  description.settings.forEach((setting, i) => {
+    needList(setting.list, ['settings', i, 'list']);
+  });
+  const numbers = new Set<number>();
+  description.regions.forEach((region, i) => {
+    for (const field of region.keypad)
+      if (!fieldIds.has(field)) say(['regions', i, 'keypad'], `no field "${field}"`);
+    if (region.stride < region.size)
+      say(['regions', i, 'stride'], 'blocks overlap: stride is smaller than size');
+    if (region.content.kind === 'fixed' && region.content.channels.length !== region.size)
+      say(['regions', i, 'content', 'channels'], `needs one row for each of the ${region.size} positions`);
+    for (let k = 0; k < region.count; k++) {
+      const number = region.first + Math.floor(k / region.size) * region.stride + (k % region.size);
+      if (numbers.has(number)) say(['regions', i], `memory number ${number} is in two places`);
+      numbers.add(number);
+    }
+  });
+  const modes = description.behaviour?.modes;
+  if (description.behaviour && modes) {
+    for (const key of Object.keys(description.behaviour.keys))
+      if (!description.keys[key]) say(['keys'], `no legend for the key "${key}"`);
+    const needMode = (mode: string, path: (string | number)[]) => {
+      if (!modes[mode]) say(path, `no mode "${mode}"`);
+    };
+    needMode(description.behaviour.start, ['behaviour', 'start']);
+    for (const [name, mode] of Object.entries(modes)) {
+      if (mode.timeout) needMode(mode.timeout.go, ['behaviour', 'modes', name, 'timeout', 'go']);
+      mode.on.forEach((row, i) => {
+        if (row.go) needMode(row.go, ['behaviour', 'modes', name, 'on', i, 'go']);
+        if (Array.isArray(row.keys))
+          for (const key of row.keys)
+            if (!description.behaviour?.keys[key])
+              say(['behaviour', 'modes', name, 'on', i, 'keys'], `no key "${key}"`);
+      });
+    }
+  }
+});

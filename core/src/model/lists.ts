@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import { CTCSS_CONSUMER_TENTHS_HZ, CTCSS_TENTHS_HZ, DCS_CODES, DCS_CONSUMER } from '../facts/index';
+import { hzTextFromTenths } from '../units/index';
+
+const shown = z.string().min(1).max(16);
+const typed = z.string().min(1).max(8).optional();
+const means = z.union([z.string(), z.number(), z.boolean()]);
+
+/**
+ * A stretch of a value list. `shown` and `typed` are templates: `{hz}` 82.5, `{tenths}` 0825, `{code}` 023, `{index}` the
+ * place in the whole list counted from 0.
+ */
+export const SegmentSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('items'),
+    items: z.array(z.strictObject({ shown, typed, means })).min(1).max(500),
+  }),
+  z.strictObject({
+    kind: z.literal('ctcss'),
+    tenthsHz: z.union([
+      z.enum(['common-50', 'consumer-38']),
+      z.array(z.number().int().min(600).max(2600)).min(1),
+    ]),
+    shown,
+    typed,
+  }),
+  z.strictObject({
+    kind: z.literal('dcs'),
+    codes: z.union([z.enum(['common-104', 'consumer-83']), z.array(z.string().regex(/^[0-7]{3}$/)).min(1)]),
+    polarity: z.enum(['N', 'I']),
+    shown,
+    typed,
+  }),
+]);
+
+/** The values a setting can take, in the order the device has them. */
+export const ListSchema = z.array(SegmentSchema).min(1);
+export type List = z.infer<typeof ListSchema>;
+
+/** One value of a list: what the device shows, what is typed for it where it takes digits, and what it means. */
+export interface ListItem {
+  readonly shown: string;
+  readonly typed: string | undefined;
+  readonly means: string | number | boolean;
+}
+
+const CTCSS_SETS = { 'common-50': CTCSS_TENTHS_HZ, 'consumer-38': CTCSS_CONSUMER_TENTHS_HZ } as const;
+const DCS_SETS = { 'common-104': DCS_CODES, 'consumer-83': DCS_CONSUMER } as const;
+
+/** Writes a list out, value by value, in the device's order; tones mean their canonical text. */
+export function listItems(list: List): ListItem[] {
+  const out: ListItem[] = [];
+  const add = (
+    segment: { shown: string; typed?: string | undefined },
+    marks: Record<string, string>,
+    meaning: ListItem['means'],
+  ) => {
+    const fill = (text: string) =>
+      text.replace(/\{(\w+)\}/g, (_, key: string) =>
+        key === 'index' ? String(out.length) : (marks[key] ?? ''),
+      );
+    out.push({
+      shown: fill(segment.shown),
+      typed: segment.typed === undefined ? undefined : fill(segment.typed),
+      means: meaning,
+    });
+  };
+  for (const segment of list) {
+    switch (segment.kind) {
+      case 'items':
+        for (const item of segment.items) add(item, {}, item.means);
+        break;
+      case 'ctcss':
+        for (const tenths of typeof segment.tenthsHz === 'string'
+          ? CTCSS_SETS[segment.tenthsHz]
+          : segment.tenthsHz) {
+          const hz = hzTextFromTenths(tenths);
+          add(segment, { hz, tenths: String(tenths).padStart(4, '0') }, hz);
+        }
+        break;
+      case 'dcs':
+        for (const code of typeof segment.codes === 'string' ? DCS_SETS[segment.codes] : segment.codes)
+          add(segment, { code }, `D${code}${segment.polarity}`);
+        break;
+      default:
+        segment satisfies never;
+    }
+  }
+  return out;
+}

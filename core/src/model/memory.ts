@@ -1,0 +1,40 @@
+import type { Description } from './description';
+import { slotsOf } from './slots';
+
+/** A value as the device itself holds it: a place in a list, hertz for a frequency, text for a name. */
+export type Native = number | string;
+
+/** What a slot holds, by field id; `null` for a free slot that is empty. */
+export type SlotValues = Readonly<Record<string, Native>> | null;
+
+/** A device's whole memory: every slot by its number, and the settings that hold for the whole set. */
+export interface Memory {
+  readonly slots: ReadonlyMap<number, SlotValues>;
+  readonly settings: Readonly<Record<string, number>>;
+}
+
+/** What a slot holds at the factory, or right after a free slot was given a frequency (hertz). */
+export function factoryValues(
+  description: Pick<Description, 'fields'>,
+  receiveHz?: number,
+): Record<string, Native> {
+  const values: Record<string, Native> = {};
+  for (const field of description.fields) {
+    const isFrequency = field.holds === 'receiveHz' || field.holds === 'offsetHz';
+    if (!isFrequency) values[field.id] = field.factory;
+    else if (receiveHz !== undefined)
+      values[field.id] = field.holds === 'receiveHz' ? receiveHz : field.factory;
+  }
+  return values;
+}
+
+/** The memory of a set as it leaves the factory. */
+export function factoryMemory(description: Pick<Description, 'fields' | 'regions' | 'settings'>): Memory {
+  const slots = new Map<number, SlotValues>();
+  for (const slot of slotsOf(description))
+    slots.set(slot.number, slot.fixed ? factoryValues(description) : null);
+  return {
+    slots,
+    settings: Object.fromEntries(description.settings.map((setting) => [setting.id, setting.factory])),
+  };
+}

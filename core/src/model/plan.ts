@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { type Channel, ChannelSchema, LineSchema } from './channel';
+
+export const PLAN_FORMAT = 'umbrex/plan@1';
+
+export const GroupSchema = z.strictObject({
+  id: z.uuid(),
+  name: LineSchema.trim().min(1).max(40),
+  note: LineSchema.max(120),
+});
+export type Group = z.infer<typeof GroupSchema>;
+
+export const PlanHeadSchema = z.strictObject({
+  name: LineSchema.trim().min(1).max(60),
+  country: z.literal('US'),
+  /** Whether sets wait for the receive tone where one is sent (closed) or hear everyone (open). */
+  receivePolicy: z.enum(['open', 'closed']),
+  groups: z.array(GroupSchema).min(1).max(60),
+});
+export type PlanHead = z.infer<typeof PlanHeadSchema>;
+
+/** The channel plan: what the group wants, in its order. The JSON export is this document. */
+export const PlanSchema = z.strictObject({
+  format: z.literal(PLAN_FORMAT),
+  id: z.uuid(),
+  ...PlanHeadSchema.shape,
+  channels: z.array(ChannelSchema).max(2000),
+});
+export type Plan = z.infer<typeof PlanSchema>;
+
+/**
+ * The tone a set must wait for on this channel under the plan's and the channel's own policy: `off` where it is open,
+ * `unknown` where nobody knows what is sent to us and the policy is closed.
+ */
+export function wantedReceiveTone(channel: Channel, planPolicy: Plan['receivePolicy']): string {
+  const policy = channel.receivePolicy === 'plan' ? planPolicy : channel.receivePolicy;
+  return policy === 'open' ? 'off' : channel.receiveTone;
+}

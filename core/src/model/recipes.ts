@@ -1,0 +1,73 @@
+import { z } from 'zod';
+
+/*
+ * How a person does each task, as a manual would say it. The sheet is composed from these; nothing here is read by the
+ * virtual device, so a slip in either shows when the sheet is replayed.
+ */
+
+const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,30}$/);
+const ms = z.number().int().min(1).max(60_000);
+/** What the step says; `{value}`, `{number}`, `{label}`, `{item}`, `{bank}` are filled in. */
+const says = z.string().min(1).max(160);
+/** What the display must then show, as far as the manual promises it: one of its lines holds this text. */
+const shows = z.string().min(1).max(32).optional();
+
+export const RecipeStepSchema = z.discriminatedUnion('do', [
+  z.strictObject({ do: z.literal('press'), key: id, heldMs: ms.optional(), says, shows }),
+  /** Type a number or value on keys that carry its characters. */
+  z.strictObject({
+    do: z.literal('type'),
+    what: z.enum(['slotNumber', 'itemNumber', 'frequency', 'listCode']),
+    width: z.number().int().min(1).max(8).optional(),
+    says,
+    shows,
+  }),
+  /** Turn a wheel from where it stands to where it shall stand, the shorter way; `big` is a held press of several steps. */
+  z.strictObject({
+    do: z.literal('turn'),
+    what: z.enum(['value', 'item', 'slot', 'position', 'bank']),
+    up: id,
+    down: id.optional(),
+    big: z.strictObject({ by: z.number().int().min(2), heldMs: ms }).optional(),
+    says,
+    shows,
+  }),
+  z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, shows }),
+  z.strictObject({ do: z.literal('wheelName'), up: id, down: id, next: id, says, shows }),
+]);
+export type RecipeStep = z.infer<typeof RecipeStepSchema>;
+
+export const RecipesSchema = z.strictObject({
+  /** What must be so before the first key. */
+  before: z.array(z.string().min(1).max(200)),
+  /** What goes wrong with a slip, and how to get out of it. */
+  hazards: z.array(z.string().min(1).max(240)),
+  /** The numbers and titles of the items in this manual's order, by field id. */
+  items: z.record(id, z.strictObject({ number: z.string(), title: z.string(), place: z.number().int() })),
+  /** How many items the wheel goes round; 0 where items are picked by number. */
+  itemCount: z.number().int(),
+  startNumber: z.number().int(),
+  /** How to come to a slot. `bankStep` is done only when the bank is another one; it lands on the bank's first position. */
+  bankStep: z.array(RecipeStepSchema),
+  slotStep: z.array(RecipeStepSchema),
+  /** Open the list of items; done once for a slot, before its first field. */
+  open: z.array(RecipeStepSchema),
+  /** Come to a field's item and open it. */
+  item: z.array(RecipeStepSchema),
+  /** Change the value of a field and store it. */
+  set: z.record(id, z.array(RecipeStepSchema)),
+  /** Leave the list of items. */
+  close: z.array(RecipeStepSchema),
+  /** The order in which fields are set; a field that is not here has no known steps. */
+  order: z.array(id),
+  /** The display's digits of a frequency and its last step, as the manual gives them. */
+  frequencyEntry: z.strictObject({ digits: z.number().int(), unitHz: z.number().int() }).optional(),
+  /** Keys and their letters, or the wheel's characters in order, as the manual gives them. */
+  letterKeys: z.record(id, z.string()).optional(),
+  letterWheel: z.string().optional(),
+  /** The key that types each character, as printed on the set. */
+  charKeys: z.record(z.string().length(1), id).optional(),
+  /** How to read a channel back without a computer. */
+  readBack: z.array(z.string().min(1).max(200)),
+});
+export type Recipes = z.infer<typeof RecipesSchema>;

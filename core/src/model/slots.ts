@@ -1,0 +1,38 @@
+import type { Description, Region } from './description';
+
+/** One place in a device's memory, under its three names: the number it counts by, the label it shows, its position. */
+export interface Slot {
+  readonly number: number;
+  readonly label: string;
+  readonly position: number;
+  /** The block it belongs to, counted from 0 over the whole device. */
+  readonly bank: number;
+  readonly bankName: string;
+  readonly region: Region;
+  /** The fixed frequencies, where the factory set them. */
+  readonly fixed:
+    | { receiveHz: number; transmitHz: number | null; bandwidth: string; mostPowerW?: number | undefined }
+    | undefined;
+}
+
+/** Every slot of a device in the order of its regions: a region's stride is data, so a gap between banks is no slot. */
+export function slotsOf(description: Pick<Description, 'regions'>): Slot[] {
+  const slots: Slot[] = [];
+  let banksBefore = 0;
+  for (const region of description.regions) {
+    for (let k = 0; k < region.count; k++) {
+      const block = Math.floor(k / region.size);
+      const within = k % region.size;
+      const number = region.first + block * region.stride + within;
+      const position = within + 1;
+      const bankName = region.banks[block] ?? '';
+      const label = region.label.replace(/\{(bank|position|number)\}/g, (_, key: string) =>
+        key === 'bank' ? bankName : key === 'position' ? String(position) : String(number),
+      );
+      const fixed = region.content.kind === 'fixed' ? region.content.channels[within] : undefined;
+      slots.push({ number, label, position, bank: banksBefore + block, bankName, region, fixed });
+    }
+    banksBefore += Math.ceil(region.count / region.size);
+  }
+  return slots;
+}

@@ -1,0 +1,64 @@
+import {
+  type Description,
+  type ListItem,
+  listItems,
+  type Slot,
+  type SlotContent,
+  type SlotValues,
+} from '../model/index';
+
+/** Reads memory back into plan terms: what a slot with these values does on the air, or `null` for an empty one. */
+export function slotReader(description: Description): (slot: Slot, values: SlotValues) => SlotContent | null {
+  const lists: Record<string, readonly ListItem[]> = Object.fromEntries(
+    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
+  );
+  return (slot, values) => {
+    if (values === null) return null;
+    let receiveHz = slot.fixed?.receiveHz ?? 0;
+    let offsetHz = 0;
+    let forbidden = false;
+    const content: { -readonly [K in keyof SlotContent]?: SlotContent[K] } = {};
+    for (const field of description.fields) {
+      const value = values[field.id];
+      if (value === undefined) continue;
+      const meaning = field.list === undefined ? value : lists[field.list]?.[Number(value)]?.means;
+      switch (field.holds) {
+        case 'receiveHz':
+          receiveHz = Number(meaning);
+          break;
+        case 'offsetHz':
+          offsetHz = Number(meaning);
+          break;
+        case 'transmitTone':
+          content.transmitTone = String(meaning);
+          break;
+        case 'receiveTone':
+          content.receiveTone = String(meaning);
+          break;
+        case 'bothTones':
+          content.transmitTone = String(meaning);
+          content.receiveTone = String(meaning);
+          break;
+        case 'name':
+          content.name = String(meaning);
+          break;
+        case 'powerW':
+          content.powerW = Math.min(Number(meaning), slot.fixed?.mostPowerW ?? Number.POSITIVE_INFINITY);
+          break;
+        case 'bandwidth':
+          content.bandwidth =
+            slot.fixed && !slot.region.keypad.includes(field.id) ? slot.fixed.bandwidth : String(meaning);
+          break;
+        case 'transmitForbidden':
+          forbidden = meaning === true;
+          break;
+        case 'inScan':
+          break;
+        default:
+          field.holds satisfies never;
+      }
+    }
+    const transmitHz = slot.fixed ? slot.fixed.transmitHz : receiveHz + offsetHz;
+    return { receiveHz, transmitHz: forbidden ? null : transmitHz, ...content };
+  };
+}

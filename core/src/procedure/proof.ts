@@ -1,0 +1,176 @@
+import type { Finding } from '../findings/index';
+import type { Image } from '../fit/index';
+import {
+  type Description,
+  factoryMemory,
+  type Memory,
+  type SlotContent,
+  type SlotValues,
+  slotsOf,
+} from '../model/index';
+import { slotReader } from './decode';
+import type { KeyEvent } from './events';
+import type { Sheet, SheetStep } from './sheet';
+import { VirtualDevice } from './virtual';
+
+/** How fast somebody works through a sheet, in milliseconds between the keys of a step and between steps. */
+export interface Pace {
+  readonly name: 'calm' | 'slow';
+  readonly betweenKeysMs: number;
+  readonly betweenStepsMs: number;
+}
+
+/** Somebody who knows the keys, and somebody who looks for each (common practice, no source). */
+export const CALM: Pace = { name: 'calm', betweenKeysMs: 300, betweenStepsMs: 1500 };
+export const SLOW: Pace = { name: 'slow', betweenKeysMs: 800, betweenStepsMs: 4500 };
+
+/** What came out of replaying a sheet on the virtual device. */
+export interface Proof {
+  /** Whether the memory is the wanted one after a calm replay; a sheet that is not proven is not ready. */
+  readonly proven: boolean;
+  /** Whether it also holds at the slow pace; if not, the sheet says to have things ready. */
+  readonly slowToo: boolean;
+  readonly firstDifference: Finding | null;
+  readonly findings: readonly Finding[];
+  /** The display after each step of the calm replay. */
+  readonly screens: readonly (readonly string[])[];
+  /** Minutes at the calm pace. */
+  readonly minutes: number;
+}
+
+/**
+ * Proves a sheet: replays its key events on a virtual device that starts as from the factory, then compares the memory with
+ * the image, field by field, and every other slot and setting with what it was.
+ */
+export function prove(description: Description, image: Image, sheet: Sheet): Proof {
+  const stops = sheet.findings.find((finding) => finding.severity === 'error');
+  if (stops || !description.behaviour)
+    return {
+      proven: false,
+      slowToo: false,
+      firstDifference: stops ?? { code: 'steps-not-known', severity: 'error' },
+      findings: sheet.findings,
+      screens: [],
+      minutes: 0,
+    };
+  const calm = replay(description, sheet.steps, CALM);
+  const difference = firstDifference(description, image, calm.memory) ?? calm.brokenPromise;
+  const slow = replay(description, sheet.steps, SLOW);
+  const slowToo = difference === null && firstDifference(description, image, slow.memory) === null;
+  const findings: Finding[] = [...calm.radiates];
+  if (difference === null && !slowToo)
+    findings.push({ code: 'proof-too-slow', severity: 'warning', step: (slow.brokenAt ?? 0) + 1 });
+  return {
+    proven: difference === null,
+    slowToo,
+    firstDifference: difference,
+    findings,
+    screens: calm.screens,
+    minutes: calm.ms / 60_000,
+  };
+}
+
+export interface Replay {
+  readonly memory: Memory;
+  readonly screens: readonly (readonly string[])[];
+  readonly brokenPromise: Finding | null;
+  readonly brokenAt: number | undefined;
+  readonly radiates: readonly Finding[];
+  readonly ms: number;
+}
+
+/** Does the steps on a virtual device at a pace; `events` of a step may be anything a hand can do. */
+export function replay(
+  description: Description,
+  steps: readonly Pick<SheetStep, 'events' | 'promises'>[],
+  pace: Pace,
+): Replay {
+  const device = new VirtualDevice(description);
+  const screens: string[][] = [];
+  const radiates: Finding[] = [];
+  let brokenPromise: Finding | null = null;
+  let brokenAt: number | undefined;
+  let ms = 0;
+  const let_ = (event: KeyEvent) => {
+    device.take(event);
+    ms += event.kind === 'wait' ? event.ms : event.heldMs;
+  };
+  steps.forEach((step, i) => {
+    const sentBefore = device.emissions().length;
+    step.events.forEach((event, k) => {
+      if (k > 0) let_({ kind: 'wait', ms: pace.betweenKeysMs });
+      let_(event);
+    });
+    const screen = device.screen();
+    screens.push(screen);
+    if (step.promises !== undefined && !screen.some((line) => line.includes(step.promises as string))) {
+      brokenAt ??= i;
+      brokenPromise ??= {
+        code: 'proof-screen-differs',
+        severity: 'error',
+        step: i + 1,
+        wanted: step.promises,
+        found: screen.join(' / '),
+      };
+    }
+    if (device.emissions().length > sentBefore)
+      radiates.push({ code: 'may-radiate', severity: 'warning', step: i + 1 });
+    let_({ kind: 'wait', ms: pace.betweenStepsMs });
+  });
+  return { memory: device.memory(), screens, brokenPromise, brokenAt, radiates, ms };
+}
+
+/** The first place where a memory is not as the image wants it; every slot outside the image must be as from the factory. */
+export function firstDifference(description: Description, image: Image, memory: Memory): Finding | null {
+  const before = factoryMemory(description);
+  const read = slotReader(description);
+  for (const slot of slotsOf(description)) {
+    const wanted = image.slots.get(slot.number);
+    const found = memory.slots.get(slot.number) ?? null;
+    const differs = wanted
+      ? (contentDifference(wanted.content, read(slot, found)) ??
+        valueDifference(undecided(description, wanted.values), found))
+      : valueDifference(before.slots.get(slot.number) ?? null, found);
+    if (differs) return { code: 'proof-differs', severity: 'error', number: slot.number, ...differs };
+  }
+  for (const [setting, value] of Object.entries(before.settings))
+    if (memory.settings[setting] !== value)
+      return {
+        code: 'proof-setting-differs',
+        severity: 'error',
+        setting,
+        wanted: String(value),
+        found: String(memory.settings[setting]),
+      };
+  return null;
+}
+
+interface Difference {
+  readonly field: string;
+  readonly wanted: string;
+  readonly found: string;
+}
+
+function contentDifference(wanted: SlotContent, found: SlotContent | null): Difference | null {
+  for (const key of Object.keys(wanted) as (keyof SlotContent)[]) {
+    const value = found ? found[key] : 'empty';
+    if (wanted[key] !== value) return { field: key, wanted: String(wanted[key]), found: String(value) };
+  }
+  return null;
+}
+
+/** The values of a slot that no part of its content speaks of, such as its scan mark. */
+function undecided(description: Description, values: Readonly<Record<string, number | string>>): SlotValues {
+  const silent = new Set(description.fields.flatMap((field) => (field.holds === 'inScan' ? [field.id] : [])));
+  return Object.fromEntries(Object.entries(values).filter(([field]) => silent.has(field)));
+}
+
+function valueDifference(wanted: SlotValues, found: SlotValues): Difference | null {
+  if (wanted === null || found === null)
+    return wanted === found
+      ? null
+      : { field: 'slot', wanted: wanted ? 'used' : 'empty', found: found ? 'used' : 'empty' };
+  for (const [field, value] of Object.entries(wanted))
+    if (found[field] !== value) return { field, wanted: String(value), found: String(found[field]) };
+  return null;
+}

@@ -1,0 +1,80 @@
+import type { Finding } from '../findings/index';
+import type { Image, WantedSlot } from '../fit/index';
+import { type Description, listItems, type Slot, slotsOf } from '../model/index';
+import type { KeyEvent } from './events';
+import { Writer } from './writer';
+
+/** A run of like presses, as it is drawn: the key's legend, how often, how long held; or a pause. */
+export type DrawnKeys =
+  | { readonly kind: 'key'; readonly legend: string; readonly times: number; readonly heldMs?: number }
+  | { readonly kind: 'pause'; readonly ms: number };
+
+/** One numbered step of a sheet. */
+export interface SheetStep {
+  readonly slotNumber: number;
+  readonly says: string;
+  readonly keys: readonly DrawnKeys[];
+  readonly events: readonly KeyEvent[];
+  /** What the manual promises on the display afterwards. */
+  readonly promises: string | undefined;
+}
+
+/** The steps that turn a device's present memory into the wanted one. */
+export interface Sheet {
+  readonly steps: readonly SheetStep[];
+  readonly presses: number;
+  /** Slots whose contents go, with what they held; empty slots are not among them. */
+  readonly overwrites: readonly number[];
+  readonly findings: readonly Finding[];
+}
+
+/**
+ * Composes the recipes of a description into the steps for an image. Slots that already hold what is wanted get no step.
+ * Reads the recipes alone, never the behaviour, so that replaying the sheet is a test of both.
+ */
+export function writeSheet(description: Description, image: Image): Sheet {
+  const recipes = description.recipes;
+  if (!recipes)
+    return {
+      steps: [],
+      presses: 0,
+      overwrites: [],
+      findings: [{ code: 'steps-not-known', severity: 'error' }],
+    };
+  const slots = slotsOf(description);
+  const lists = Object.fromEntries(
+    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
+  );
+  const start = slots.find((slot) => slot.number === recipes.startNumber);
+  if (!start) throw new RangeError(`recipes.startNumber: ${recipes.startNumber}`);
+  const writer = new Writer(description, recipes, slots, lists, start);
+  const findings: Finding[] = [];
+  const overwrites: number[] = [];
+  for (const slot of slots) {
+    const wanted = image.slots.get(slot.number);
+    if (!wanted) continue;
+    const changed = changedFields(description, slot, wanted);
+    if (changed.length === 0) continue;
+    if (wanted.present !== null) overwrites.push(slot.number);
+    for (const field of changed)
+      if (!recipes.order.includes(field)) findings.push({ code: 'no-recipe', severity: 'error', field });
+    writer.slot(
+      slot,
+      wanted,
+      recipes.order.filter((field) => changed.includes(field)),
+    );
+  }
+  return { steps: writer.steps, presses: writer.presses, overwrites, findings };
+}
+
+/** The fields of a slot that must be set. An empty slot takes the factory's values once it has its frequency. */
+function changedFields(description: Description, slot: Slot, wanted: WantedSlot): string[] {
+  const before = wanted.present ?? (slot.fixed ? {} : afterFrequency(description));
+  return Object.entries(wanted.values).flatMap(([field, value]) => (before[field] === value ? [] : [field]));
+}
+
+function afterFrequency(description: Description): Record<string, number | string> {
+  return Object.fromEntries(
+    description.fields.flatMap((field) => (field.holds === 'receiveHz' ? [] : [[field.id, field.factory]])),
+  );
+}

@@ -1,0 +1,402 @@
+import {
+  type Action,
+  type Behaviour,
+  type Condition,
+  type Description,
+  type Field,
+  factoryMemory,
+  factoryValues,
+  type ListItem,
+  listItems,
+  type Memory,
+  type Native,
+  type Slot,
+  type SlotValues,
+  slotsOf,
+} from '../model/index';
+import type { KeyEvent } from './events';
+import { fillScreen } from './screen';
+
+/** What a set sent on the air: the frequency in hertz and when on its own clock. */
+export interface Emission {
+  readonly hz: number;
+  readonly atMs: number;
+}
+
+/**
+ * A virtual device: the behaviour of a description, run on a simulated clock. It takes key events and shows screen text; it
+ * knows nothing of plans, fits or sheets.
+ */
+export class VirtualDevice {
+  private readonly behaviour: Behaviour;
+  private readonly slots: readonly Slot[];
+  private readonly order: readonly number[];
+  private readonly lists: Readonly<Record<string, readonly ListItem[]>>;
+  private values: Map<number, SlotValues>;
+  private settings: Record<string, number>;
+  private mode: string;
+  private at: number;
+  private item = 0;
+  private entry = '';
+  private draft: Native = 0;
+  private cursor = 0;
+  private tapped = { key: '', atMs: Number.NEGATIVE_INFINITY };
+  private nowMs = 0;
+  private lastKeyMs = 0;
+  private readonly sent: Emission[] = [];
+  private readonly heard: string[] = [];
+
+  /** @throws RangeError for a description that has no behaviour */
+  constructor(private readonly description: Description) {
+    if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
+    this.behaviour = description.behaviour;
+    this.slots = slotsOf(description);
+    this.order = this.slots.map((slot) => slot.number);
+    this.lists = Object.fromEntries(
+      Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
+    );
+    const memory = factoryMemory(description);
+    this.values = new Map(memory.slots);
+    this.settings = { ...memory.settings };
+    this.mode = this.behaviour.start;
+    this.at = this.order.indexOf(this.behaviour.startNumber);
+    if (this.at < 0) throw new RangeError(`startNumber: ${this.behaviour.startNumber}`);
+  }
+
+  /** Lets one event happen. */
+  take(event: KeyEvent): void {
+    if (event.kind === 'wait') {
+      this.advance(event.ms);
+      return;
+    }
+    const key = this.behaviour.keys[event.key];
+    if (!key) throw new RangeError(`key: ${event.key}`);
+    this.lastKeyMs = this.nowMs;
+    this.press(event.key, event.heldMs);
+    this.advance(event.heldMs);
+    this.lastKeyMs = this.nowMs;
+  }
+
+  /** The display, line by line. */
+  screen(): string[] {
+    const slot = this.slot();
+    const view = {
+      description: this.description,
+      lists: this.lists,
+      slot,
+      values: this.values.get(slot.number) ?? null,
+      item: this.behaviour.items[this.item],
+      itemValues: this.itemList(),
+      entry: this.entry,
+      draft: this.draft,
+      cursor: this.cursor,
+    };
+    return (this.behaviour.modes[this.mode]?.screen ?? []).map((line) => fillScreen(line, view));
+  }
+
+  /** What it holds now, read out as one would over a cable. */
+  memory(): Memory {
+    return { slots: new Map(this.values), settings: { ...this.settings } };
+  }
+
+  /** Everything it has sent so far. */
+  emissions(): readonly Emission[] {
+    return this.sent;
+  }
+
+  /** The beeps so far, in order. */
+  beeps(): readonly string[] {
+    return this.heard;
+  }
+
+  /** Whether something is lost if no key comes for a while: the present mode's time-out in milliseconds, or none. */
+  windowMs(): number | undefined {
+    return this.behaviour.modes[this.mode]?.timeout?.ms;
+  }
+
+  private advance(ms: number): void {
+    const until = this.nowMs + ms;
+    for (;;) {
+      const timeout = this.behaviour.modes[this.mode]?.timeout;
+      const due = timeout ? this.lastKeyMs + timeout.ms : Number.POSITIVE_INFINITY;
+      if (!timeout || due > until) break;
+      this.nowMs = Math.max(this.nowMs, due);
+      this.lastKeyMs = this.nowMs;
+      for (const action of timeout.do ?? []) this.act(action, '');
+      this.mode = timeout.go;
+    }
+    this.nowMs = until;
+  }
+
+  private press(keyId: string, heldMs: number): void {
+    const key = this.behaviour.keys[keyId];
+    const rows = this.behaviour.modes[this.mode]?.on ?? [];
+    const row = rows.find((candidate) => {
+      const named =
+        candidate.keys === 'chars'
+          ? key?.char !== undefined
+          : candidate.keys === 'letters'
+            ? key?.letters !== undefined
+            : candidate.keys.includes(keyId);
+      if (!named) return false;
+      if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
+      return (candidate.when ?? []).every((condition) => this.holds(condition, keyId));
+    });
+    if (!row) {
+      this.heard.push('refused');
+      return;
+    }
+    for (const action of row.do ?? []) this.act(action, keyId);
+    if (row.go) this.mode = row.go;
+  }
+
+  private holds(condition: Condition, keyId: string): boolean {
+    // `entry…` conditions look at the entry with the character of this key added, if it types one.
+    const entry = this.entry + (this.behaviour.keys[keyId]?.char ?? '');
+    const item = this.behaviour.items[this.item];
+    switch (condition.is) {
+      case 'entryLength':
+        return entry.length === condition.of;
+      case 'entryIsSlot':
+        return this.order.includes(Number(entry));
+      case 'entryIsItem':
+        return this.behaviour.items.some((candidate) => candidate.number === entry);
+      case 'entryIsFrequency':
+        return this.frequencyFrom(entry) !== undefined;
+      case 'entryIsValue':
+        return this.itemList().some((value) => value.typed === entry);
+      case 'itemEditor':
+        return item?.editor === condition.of;
+      case 'itemAllowed':
+        return this.itemAllowed();
+      case 'lastItem':
+        return this.item === this.behaviour.items.length - 1;
+      case 'lastLetter':
+        return this.cursor === this.nameLength() - 1;
+      default:
+        return condition satisfies never;
+    }
+  }
+
+  private act(action: Action, keyId: string): void {
+    const key = this.behaviour.keys[keyId];
+    switch (action.act) {
+      case 'beep':
+        this.heard.push(action.tone);
+        return;
+      case 'clearEntry':
+        this.entry = '';
+        return;
+      case 'typeChar':
+        if (key?.char !== undefined && this.entry.length < action.most) this.entry += key.char;
+        else this.heard.push('refused');
+        return;
+      case 'pickItem':
+        this.pickItem(action.to);
+        return;
+      case 'readDraft':
+        this.draft = this.readTarget();
+        return;
+      case 'blankDraft':
+        this.draft = '';
+        return;
+      case 'stepDraft': {
+        const length = this.itemList().length;
+        this.draft = mod(Number(this.draft) + action.by, length);
+        return;
+      }
+      case 'draftFromEntry': {
+        const listed = this.itemList().findIndex((value) => value.typed === this.entry);
+        const hz = this.frequencyFrom(this.entry);
+        if (listed >= 0) this.draft = listed;
+        else if (hz !== undefined) this.draft = hz;
+        else this.heard.push('refused');
+        return;
+      }
+      case 'tapLetter':
+        this.tapLetter(keyId, action.withinMs);
+        return;
+      case 'firstLetter':
+        this.cursor = 0;
+        this.draft = String(this.draft).padEnd(this.nameLength(), ' ').slice(0, this.nameLength());
+        return;
+      case 'nextLetter':
+        this.cursor = Math.min(this.cursor + 1, this.nameLength() - 1);
+        return;
+      case 'stepLetter': {
+        const wheel = this.behaviour.letterWheel ?? ' ';
+        const text = [...String(this.draft)];
+        text[this.cursor] =
+          wheel[mod(wheel.indexOf(text[this.cursor] ?? ' ') + action.by, wheel.length)] ?? ' ';
+        this.draft = text.join('');
+        return;
+      }
+      case 'storeDraft':
+        this.store();
+        return;
+      case 'pickSlot':
+        this.pickSlot(action.to);
+        return;
+      case 'copyFirstBank':
+        this.copyFirstBank();
+        return;
+      case 'factoryReset': {
+        const memory = factoryMemory(this.description);
+        this.values = new Map(memory.slots);
+        this.settings = { ...memory.settings };
+        return;
+      }
+      case 'transmit':
+        this.transmit();
+        return;
+      default:
+        action satisfies never;
+    }
+  }
+
+  private slot(): Slot {
+    return this.slots[this.at] as Slot;
+  }
+
+  private fieldOf(id: string): Field | undefined {
+    return this.description.fields.find((field) => field.id === id);
+  }
+
+  /** The list of the present item's values; the slots themselves where the item picks the channel. */
+  private itemList(): readonly ListItem[] {
+    const target = this.behaviour.items[this.item]?.target;
+    if (!target) return [];
+    switch (target.reach) {
+      case 'channel':
+        return this.lists[this.fieldOf(target.field)?.list ?? ''] ?? [];
+      case 'set':
+        return this.lists[this.description.settings.find((s) => s.id === target.setting)?.list ?? ''] ?? [];
+      case 'choice':
+        return this.slots.map((slot) => ({ shown: slot.label, typed: undefined, means: slot.number }));
+      default:
+        return target satisfies never;
+    }
+  }
+
+  private itemAllowed(): boolean {
+    const target = this.behaviour.items[this.item]?.target;
+    if (target?.reach !== 'channel') return target !== undefined;
+    const isFrequency = this.fieldOf(target.field)?.holds === 'receiveHz';
+    const empty = this.values.get(this.slot().number) === null;
+    return this.slot().region.keypad.includes(target.field) && (!empty || isFrequency);
+  }
+
+  private readTarget(): Native {
+    const target = this.behaviour.items[this.item]?.target;
+    if (!target) return 0;
+    if (target.reach === 'set') return this.settings[target.setting] ?? 0;
+    if (target.reach === 'choice') return this.at;
+    return this.values.get(this.slot().number)?.[target.field] ?? 0;
+  }
+
+  private store(): void {
+    const target = this.behaviour.items[this.item]?.target;
+    if (!target || !this.itemAllowed()) {
+      this.heard.push('refused');
+      return;
+    }
+    if (target.reach === 'set') this.settings[target.setting] = Number(this.draft);
+    else if (target.reach === 'choice') this.at = Number(this.draft);
+    else {
+      const number = this.slot().number;
+      const field = this.fieldOf(target.field);
+      const value = field?.holds === 'name' ? String(this.draft).trimEnd() : this.draft;
+      const before = this.values.get(number) ?? null;
+      const base = before ?? factoryValues(this.description, Number(value));
+      this.values.set(number, { ...base, [target.field]: value });
+    }
+    this.heard.push('ok');
+  }
+
+  private pickItem(to: 'first' | 'entry' | 'next' | 'previous'): void {
+    const count = this.behaviour.items.length;
+    const index = {
+      first: 0,
+      entry: this.behaviour.items.findIndex((item) => item.number === this.entry),
+      next: mod(this.item + 1, count),
+      previous: mod(this.item - 1, count),
+    }[to];
+    if (index >= 0) this.item = index;
+    else this.heard.push('refused');
+  }
+
+  private pickSlot(to: 'entry' | 'next' | 'previous' | 'nextInBank' | 'previousInBank' | 'nextBank'): void {
+    const count = this.slots.length;
+    const bank = this.slot().bank;
+    const inBank = this.slots.flatMap((slot, i) => (slot.bank === bank ? [i] : []));
+    const place = inBank.indexOf(this.at);
+    const banks = (this.slots.at(-1)?.bank ?? 0) + 1;
+    const index = {
+      entry: this.order.indexOf(Number(this.entry)),
+      next: mod(this.at + 1, count),
+      previous: mod(this.at - 1, count),
+      nextInBank: inBank[mod(place + 1, inBank.length)] ?? -1,
+      previousInBank: inBank[mod(place - 1, inBank.length)] ?? -1,
+      nextBank: this.slots.findIndex((slot) => slot.bank === mod(bank + 1, banks)),
+    }[to];
+    if (index >= 0) this.at = index;
+    else this.heard.push('refused');
+  }
+
+  private copyFirstBank(): void {
+    const { region } = this.slot();
+    const mine = this.slots.filter((slot) => slot.region === region);
+    for (const slot of mine) {
+      const first = mine.find((other) => other.position === slot.position);
+      if (first) this.values.set(slot.number, this.values.get(first.number) ?? null);
+    }
+  }
+
+  private tapLetter(keyId: string, withinMs: number): void {
+    const letters = this.behaviour.keys[keyId]?.letters ?? '';
+    const text = String(this.draft);
+    const again = this.tapped.key === keyId && this.nowMs - this.tapped.atMs < withinMs && text !== '';
+    if (again) {
+      const next = letters[mod(letters.indexOf(text.at(-1) ?? '') + 1, letters.length)] ?? '';
+      this.draft = text.slice(0, -1) + next;
+    } else if (text.length < this.nameLength()) this.draft = text + (letters[0] ?? '');
+    else this.heard.push('refused');
+    this.tapped = { key: keyId, atMs: this.nowMs };
+  }
+
+  private transmit(): void {
+    const slot = this.slot();
+    const values = this.values.get(slot.number);
+    if (!values) {
+      this.heard.push('refused');
+      return;
+    }
+    const meaning = (holds: Field['holds']) => {
+      const field = this.description.fields.find((candidate) => candidate.holds === holds);
+      return field ? this.lists[field.list ?? '']?.[Number(values[field.id])]?.means : undefined;
+    };
+    const frequencyField = this.description.fields.find((field) => field.holds === 'receiveHz');
+    const receiveHz = slot.fixed?.receiveHz ?? Number(values[frequencyField?.id ?? '']);
+    const hz = slot.fixed ? slot.fixed.transmitHz : receiveHz + Number(meaning('offsetHz') ?? 0);
+    if (hz === null || meaning('transmitForbidden') === true) this.heard.push('refused');
+    else this.sent.push({ hz, atMs: this.nowMs });
+  }
+
+  private frequencyFrom(entry: string): number | undefined {
+    const rule = this.behaviour.frequencyEntry;
+    if (!rule || entry.length !== rule.digits || !/^\d+$/.test(entry)) return undefined;
+    const hz = Number(entry) * rule.unitHz;
+    const receive = this.description.receive;
+    const heard = receive !== 'unknown' && receive.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
+    return heard ? hz : undefined;
+  }
+
+  private nameLength(): number {
+    const rule = this.description.names;
+    return typeof rule === 'object' ? rule.length : 0;
+  }
+}
+
+function mod(value: number, length: number): number {
+  return length === 0 ? 0 : ((value % length) + length) % length;
+}

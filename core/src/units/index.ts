@@ -1,0 +1,2 @@
+export * from './frequency';
+export * from './tenths';
