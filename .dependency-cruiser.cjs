@@ -19,8 +19,9 @@ module.exports = {
     stage('findings'),
     stage('model', 'units', 'facts'),
     stage('listing', 'units', 'facts', 'findings', 'model'),
+    stage('tones', 'units', 'facts', 'findings', 'model'),
     stage('rules', 'units', 'facts', 'findings', 'model'),
-    stage('fit', 'units', 'facts', 'findings', 'model', 'rules'),
+    stage('fit', 'units', 'facts', 'findings', 'model', 'rules', 'tones'),
     stage('formats', 'units', 'facts', 'findings', 'model'),
     stage('procedure', 'units', 'facts', 'findings', 'model', 'fit'),
     {

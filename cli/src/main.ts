@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import type { Finding, Result } from '@umbrex/core/findings';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { readDescription, readPlan } from '@umbrex/core/formats';
 import { readLine, readTone } from '@umbrex/core/listing';
@@ -91,7 +92,7 @@ function fit(plan: Plan, devices: readonly Description[]): Outcome {
   const names = new Map(plan.channels.map((c) => [c.id, c.name]));
   const json = devices.map((device) => ({
     device: device.id,
-    channels: prepare(plan, device).fit.cells.map(({ channelId, verdict, slot, name, findings }) => ({
+    channels: fitPlan(plan, fitDevice(device)).cells.map(({ channelId, verdict, slot, name, findings }) => ({
       channel: names.get(channelId),
       channelId,
       verdict: VERDICT_WORDS[verdict],

@@ -7,14 +7,10 @@ import {
   DIGITAL_MODES,
   DIRECT_WORDS,
   DIRECTION_WORDS,
-  type Direction,
   OFF_WORDS,
   PHRASES,
-  POLARITY_WORDS,
   REPEATER_WORDS,
   TONE_WORDS,
-  type ToneKind,
-  WIDTHS_KHZ,
 } from './words';
 
 /** Sorts the words of a line: frequencies, tones, channel numbers, what kind of channel, and the name that is left. */
@@ -37,7 +33,15 @@ export function collect(line: string): Collected {
     questions: [],
   };
   const hasFrequency = tokens.some((token) => frequencyHz(token.text) !== undefined && !tooLow(token.text));
-  const state: State = { got, tokens, hasFrequency, direction: undefined, kind: undefined };
+  const state: State = {
+    got,
+    tokens,
+    hasFrequency,
+    direction: undefined,
+    kind: undefined,
+    kindStart: 0,
+    directionsFollow: directionsFollow(tokens),
+  };
   for (let i = 0; i < tokens.length; ) i += Math.max(1, step(state, i));
   return got;
 }
@@ -53,10 +57,10 @@ function step(state: State, i: number): number {
   if (takeMark(state, token, i)) return 1;
   if (CHANNEL_WORDS.has(token.lower) && next && /^\d{1,3}$/.test(next.text))
     return takeChannel(state, undefined, token, next);
-  if (['gmrs', 'frs', 'wx', 'weather', 'rpt', 'rptr', 'repeater'].includes(token.lower)) {
+  if (['gmrs', 'frs', 'wx', 'weather', 'r', 'rpt', 'rptr', 'repeater'].includes(token.lower)) {
     const numbered = CHANNEL_WORDS.has(next?.lower ?? '') ? tokens[i + 2] : next;
     if (numbered && /^\d{1,2}$/.test(numbered.text) && !state.hasFrequency) {
-      if (REPEATER_WORDS.has(token.lower)) got.repeater = true;
+      if (REPEATER_WORDS.has(token.lower) || token.lower === 'r') got.repeater = true;
       const service =
         token.lower === 'gmrs' || token.lower === 'frs'
           ? token.lower
@@ -85,6 +89,18 @@ function step(state: State, i: number): number {
     return 1;
   }
   return takeNumber(state, i) || takeName(state, token);
+}
+
+/** Whether the last word is a direction and a tone stands before the first one. */
+function directionsFollow(tokens: readonly Token[]): boolean {
+  const first = tokens.findIndex((token) => DIRECTION_WORDS[token.lower]);
+  const last = tokens.at(-1);
+  return (
+    first > 0 &&
+    last !== undefined &&
+    DIRECTION_WORDS[last.lower] !== undefined &&
+    looksLikeTone(tokens[first - 1]?.text ?? '')
+  );
 }
 
 function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean {
@@ -134,13 +150,14 @@ function takeMark(state: State, token: Token, i: number): boolean {
     return pushTone(state, 'off', token, token);
   const tone = TONE_WORDS[token.lower];
   if (tone && nearValue(tokens, i + 1)) {
+    if (state.kind !== 'number') state.kindStart = token.start;
     if (!(tone.kind === 'number' && state.kind !== undefined)) state.kind = tone.kind;
     if (tone.direction) state.direction ??= tone.direction;
     return true;
   }
   const direction = DIRECTION_WORDS[token.lower];
   if (direction) {
-    if (nearValue(tokens, i + 1)) {
+    if (!state.directionsFollow && nearValue(tokens, i + 1)) {
       state.direction = direction;
       return true;
     }

@@ -42,6 +42,10 @@ export interface State {
   /** What the words before said of the value that comes next. */
   direction: Direction | undefined;
   kind: ToneKind | undefined;
+  /** Where the word stood that announced a code number. */
+  kindStart: number;
+  /** The line names directions after their tones: `141.3 in 100 out`. */
+  readonly directionsFollow: boolean;
 }
 
 /** A number with this many decimals or this large is a frequency in megahertz. */

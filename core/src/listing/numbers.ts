@@ -3,7 +3,7 @@ import { hzFromMHzText, inRadioRange, mhzText } from '../units/index';
 import { frequencyHz, pushTone, type State, tooLow, withText } from './collected';
 import type { Token } from './tokens';
 import { toneValue } from './tone';
-import { CHANNEL_WORDS, POLARITY_WORDS, REPEATER_WORDS, WIDTHS_KHZ } from './words';
+import { CHANNEL_WORDS, DIRECTION_WORDS, POLARITY_WORDS, REPEATER_WORDS, WIDTHS_KHZ } from './words';
 
 /** A word with digits and what surrounds it. */
 interface Figure {
@@ -192,15 +192,20 @@ export function takeNumber(state: State, i: number): number {
     unit,
     used: unit ? 2 : 1,
     end,
-    pending: state.direction !== undefined || state.kind !== undefined,
-    ask: (code, offers) =>
+    pending:
+      state.direction !== undefined ||
+      state.kind !== undefined ||
+      (state.directionsFollow && DIRECTION_WORDS[next?.lower ?? ''] !== undefined),
+    ask: (code, offers) => {
+      const start = code === 'code-number' ? state.kindStart : token.start;
       got.questions.push({
         code,
         blocking: true,
-        about: got.line.slice(token.start, end.end),
+        about: got.line.slice(start, end.end),
         offers,
-        lines: offers.map((offer) => withText(got.line, token.start, end.end, offer)),
-      }),
+        lines: offers.map((offer) => withText(got.line, start, end.end, offer)),
+      });
+    },
   };
   for (const read of READERS) {
     const used = read(figure);

@@ -1,0 +1,76 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+const plan = join(root, 'demo/ostrel-plan.json');
+
+/** Runs the command line as a user does and gives its exit code and JSON. */
+function umbrex(...words: string[]) {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/main.ts', ...words], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  return { exit: run.status, json: run.stdout ? JSON.parse(run.stdout) : undefined, err: run.stderr };
+}
+
+describe('umbrex', () => {
+  it('reads a tone and its partner', () =>
+    expect(umbrex('tone', 'D023I')).toMatchObject({
+      exit: 0,
+      json: { ok: true, tone: 'D023I', sameAs: ['D047N'], questions: [] },
+    }));
+  it('asks about a tone in megahertz, exit 1', () =>
+    expect(umbrex('tone', '82.5 MHz')).toMatchObject({
+      exit: 1,
+      json: { ok: false, questions: [{ offers: ['82.5'] }] },
+    }));
+  it('reads a channel', () =>
+    expect(umbrex('channel', 'harbour works 154.115 rx only')).toMatchObject({
+      exit: 0,
+      json: {
+        ok: true,
+        channel: { name: 'harbour works', receiveHz: 154_115_000, transmitHz: null, transmitTone: 'off' },
+      },
+    }));
+  it('proves the demo plan on all shipped devices', () => {
+    const { exit, json } = umbrex('prove', plan);
+    expect(exit).toBe(0);
+    expect(json.devices.map((d: { device: string; proven: boolean }) => [d.device, d.proven])).toEqual([
+      ['bank-handheld', true],
+      ['page-handheld', true],
+      ['pocket-radio', true],
+    ]);
+  });
+  it('fits one device from a file', () => {
+    const { exit, json } = umbrex('fit', plan, '--device', join(root, 'devices/pocket-radio.json'));
+    expect(exit).toBe(0);
+    expect(json.devices).toHaveLength(1);
+    expect(json.devices[0].channels[0]).toMatchObject({
+      channel: 'Gannet Top',
+      verdict: 'listen only',
+      slot: { number: 16 },
+    });
+  });
+  it('names the path in a bad file, exit 1', () => {
+    const bad = join(mkdtempSync(join(tmpdir(), 'umbrex-')), 'bad.json');
+    writeFileSync(bad, '{"format":"umbrex/plan@1","id":"x"}');
+    const { exit, json } = umbrex('fit', bad);
+    expect(exit).toBe(1);
+    expect(json.findings.map((f: { path: string }) => f.path)).toContain('/id');
+    expect(umbrex('fit', '/nowhere.json')).toMatchObject({
+      exit: 1,
+      json: { findings: [{ code: 'file-unreadable' }] },
+    });
+  });
+  it('shows its usage and exits 2 for words it does not know', () => {
+    for (const words of [[], ['tone'], ['sing', 'x'], ['fit', plan, '--colour', 'red'], ['tone', 'a', 'b']]) {
+      const { exit, json, err } = umbrex(...words);
+      expect([exit, json]).toEqual([2, undefined]);
+      expect(err).toContain('usage:');
+    }
+  });
+});

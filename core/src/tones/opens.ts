@@ -1,0 +1,10 @@
+import { sameOnAir, type ToneText } from '../model/index';
+
+/**
+ * Whether a receiver set to `needed` opens for a transmission that carries `sent`. A receiver without a tone opens for
+ * everything. DCS words are compared as sent on the air, so D023I opens for D047N.
+ * Source: TIA-603, CTCSS and CDCSS decoders; the partner rule follows from the Golay word (see dcsWord).
+ */
+export function opens(needed: ToneText, sent: ToneText): boolean {
+  return needed === 'off' || needed === sent || sameOnAir(needed).includes(sent);
+}

@@ -1,0 +1,268 @@
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { confidenceOf, prepare } from '@umbrex/core/flow';
+import type { Description } from '@umbrex/core/model';
+import {
+  CALM,
+  firstDifference,
+  prove,
+  replay,
+  turnWheel,
+  VirtualDevice,
+  writeSheet,
+} from '@umbrex/core/procedure';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED, shipped } from '../support/devices';
+import { anyPlan, channel, OSTREL, plan } from '../support/plans';
+
+describe('the demo plan', () => {
+  for (const description of SHIPPED)
+    it(`is proven on the ${description.id}, at both paces`, () => {
+      const { proof, sheet } = prepare(OSTREL, description);
+      expect(proof.firstDifference).toBeNull();
+      expect([proof.proven, proof.slowToo]).toEqual([true, true]);
+      expect(proof.screens).toHaveLength(sheet.steps.length);
+    });
+});
+
+describe('any plan on any shipped device', () => {
+  it('200 plans × 3 devices: every sheet proves', () => {
+    fc.assert(
+      fc.property(anyPlan, (anything) => {
+        for (const description of SHIPPED)
+          expect(prepare(anything, description).proof.firstDifference, description.id).toBeNull();
+      }),
+      { numRuns: 200, seed: 23 },
+    );
+  });
+});
+
+describe('a sheet is short and honest', () => {
+  it('has no step for a slot that already holds what is wanted', () =>
+    expect(
+      prepare(plan([channel('Club talk', 462.55, 462.55)]), shipped('pocket-radio')).sheet.steps,
+    ).toEqual([]));
+  it('names the slots whose contents go', () => {
+    const { sheet } = prepare(
+      plan([channel('A', 462.65, 467.65, { transmitTone: '82.5' })]),
+      shipped('page-handheld'),
+    );
+    expect(sheet.overwrites).toEqual([5]);
+  });
+  it('without recipes it is not ready, and says so', () => {
+    const { recipes: _, ...bare } = shipped('pocket-radio');
+    const { proof } = prepare(
+      plan([channel('A', 462.65, 462.65, { transmitTone: '82.5', receiveTone: '82.5' })]),
+      bare,
+    );
+    expect(proof).toMatchObject({ proven: false, firstDifference: { code: 'steps-not-known' } });
+  });
+});
+
+describe('a description whose behaviour and recipes disagree is caught', () => {
+  const talk = plan([channel('A', 462.65, 467.65, { transmitTone: '82.5', receiveTone: '131.8' })]);
+  const firstDifferenceAfter = (change: (description: Description) => void, id = 'page-handheld') => {
+    const description = shipped(id);
+    change(description);
+    return prepare(talk, description).proof.firstDifference?.code;
+  };
+  it('two menu items swapped in the manual', () =>
+    expect(
+      firstDifferenceAfter(({ recipes }) => {
+        if (recipes)
+          [recipes.items.txTone, recipes.items.rxTone] = [
+            recipes.items.rxTone ?? { number: '', title: '', place: 0 },
+            recipes.items.txTone ?? { number: '', title: '', place: 0 },
+          ];
+      }),
+    ).toBe('proof-differs'));
+  it('a store key the manual forgets', () =>
+    expect(
+      firstDifferenceAfter(({ recipes }) => {
+        if (recipes) recipes.set.txTone = (recipes.set.txTone ?? []).slice(0, 1);
+      }),
+    ).toBe('proof-differs'));
+  it('a wheel that does not go by ten', () =>
+    expect(
+      firstDifferenceAfter(({ behaviour }) => {
+        for (const row of behaviour?.modes.wheel?.on ?? [])
+          if (row.heldMs)
+            for (const act of row.do ?? []) if (act.act === 'stepDraft') act.by = Math.sign(act.by) * 5;
+      }, 'bank-handheld'),
+    ).toBe('proof-differs'));
+  it('a display that shows something else than the manual says', () =>
+    expect(
+      firstDifferenceAfter(({ behaviour }) => {
+        if (behaviour?.modes.wheel) behaviour.modes.wheel.screen = ['VALUE'];
+      }),
+    ).toBe('proof-screen-differs'));
+});
+
+describe('hazards', () => {
+  const channels = [
+    channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' }),
+    channel('Boat', 462.625, 462.625, { transmitTone: '82.5', receiveTone: '82.5' }),
+  ];
+  const broken = (
+    id: string,
+    spoil: (
+      steps: {
+        events: { kind: string; key?: string; heldMs?: number; ms?: number }[];
+        promises: undefined;
+      }[],
+    ) => void,
+  ) => {
+    const description = shipped(id);
+    const image = fitPlan(plan(channels), fitDevice(description)).image;
+    const sheet = writeSheet(description, image);
+    const steps = structuredClone(sheet.steps).map((step) => ({
+      events: [...step.events],
+      promises: undefined,
+    }));
+    spoil(steps as never);
+    return firstDifference(description, image, replay(description, steps as never, CALM).memory)?.code;
+  };
+  it('the sheets are fine when done right', () => {
+    for (const id of ['page-handheld', 'bank-handheld', 'pocket-radio'])
+      expect(broken(id, () => {})).toBeUndefined();
+  });
+  it('a flashing figure of the pocket radio goes back after 6 seconds', () =>
+    expect(broken('pocket-radio', (steps) => steps[3]?.events.push({ kind: 'wait', ms: 7000 }))).toBe(
+      'proof-differs',
+    ));
+  it('BANK held for three seconds copies bank A over B and C', () => {
+    const device = new VirtualDevice(shipped('bank-handheld'));
+    const tap = (key: string, heldMs = 120) => device.take({ kind: 'key', key, heldMs });
+    for (const key of ['bank', 'item', 'yes', 'up', 'yes', 'no']) tap(key);
+    expect(device.memory().slots.get(101)?.sendCode).toBe(1);
+    expect(device.memory().slots.get(113)?.sendCode).toBe(0);
+    tap('bank', 3200);
+    expect(device.memory().slots.get(113)?.sendCode).toBe(1);
+    expect(device.memory().slots.get(125)?.sendCode).toBe(1);
+  });
+  it('LIST held on the page hand-held locks the keys, and the sheet comes to nothing', () =>
+    expect(
+      broken('page-handheld', (steps) => {
+        const press = steps.find((step) => step.events[0]?.key === 'list')?.events[0];
+        if (press) press.heldMs = 2500;
+      }),
+    ).toBe('proof-differs'));
+  it('letters tapped too fast on one key run together', () => {
+    const device = new VirtualDevice(shipped('page-handheld'));
+    const keys = (...list: string[]) => {
+      for (const key of list) {
+        device.take({ kind: 'key', key, heldMs: 120 });
+        device.take({ kind: 'wait', ms: 200 });
+      }
+    };
+    keys(
+      'd0',
+      'd4',
+      'd5',
+      'list',
+      'd2',
+      'd1',
+      'keep',
+      'd4',
+      'd6',
+      'd2',
+      'd6',
+      'd5',
+      'd0',
+      'd0',
+      'keep',
+      'd2',
+      'd8',
+      'keep',
+    );
+    keys('d2', 'd2');
+    expect(device.screen()[1]).toBe('B');
+    device.take({ kind: 'wait', ms: 1500 });
+    keys('d2');
+    expect(device.screen()[1]).toBe('BA');
+  });
+  it('TALK while the code flashes stores and transmits at once', () => {
+    const device = new VirtualDevice(shipped('pocket-radio'));
+    for (const key of ['field', 'field', 'plus', 'talk']) device.take({ kind: 'key', key, heldMs: 120 });
+    expect(device.emissions()).toMatchObject([{ hz: 462_562_500 }]);
+    expect(device.memory().slots.get(1)?.code).toBe(1);
+  });
+});
+
+describe('a slow hand', () => {
+  it('is told to have things ready when only a calm one makes the window', () => {
+    const hasty = shipped('pocket-radio');
+    for (const mode of Object.values(hasty.behaviour?.modes ?? {})) if (mode.timeout) mode.timeout.ms = 3000;
+    const talk = plan([channel('Boat', 462.625, 462.625, { transmitTone: '82.5', receiveTone: '82.5' })]);
+    const { proof } = prepare(talk, hasty);
+    expect([proof.proven, proof.slowToo]).toEqual([true, false]);
+    expect(proof.findings.map((finding) => finding.code)).toEqual(['proof-too-slow']);
+  });
+});
+
+describe('the comparison reads memory alone', () => {
+  it('sees a whole-set setting that was changed on the way', () => {
+    const description = shipped('pocket-radio');
+    const image = fitPlan(
+      plan([channel('Boat', 462.625, 462.625, { transmitTone: '82.5', receiveTone: '82.5' })]),
+      fitDevice(description),
+    ).image;
+    const sheet = writeSheet(description, image);
+    const spoiled = sheet.steps.map((step, i) =>
+      i === sheet.steps.length - 1
+        ? { ...step, events: [{ kind: 'key' as const, key: 'plus', heldMs: 120 }, ...step.events] }
+        : step,
+    );
+    expect(prove(description, image, { ...sheet, steps: spoiled }).firstDifference).toMatchObject({
+      code: 'proof-setting-differs',
+      setting: 'bell',
+    });
+  });
+});
+
+describe('confidence', () => {
+  const proven = prepare(OSTREL, shipped('pocket-radio')).proof;
+  const mark = (kind: 'confirmed' | 'contradicted', firmware: string) => ({
+    kind,
+    firmware,
+    on: '2026-11-01',
+    by: 'Ines',
+    note: '',
+  });
+  const of = (...marks: ReturnType<typeof mark>[]) =>
+    confidenceOf(proven, { ...shipped('pocket-radio'), marks }, 'A');
+  it('a replay is never more than rehearsed', () => expect(of()).toBe('rehearsed'));
+  it('a person’s word confirms the firmware it was given for', () => {
+    expect(of(mark('confirmed', 'A'))).toBe('confirmed');
+    expect(of(mark('confirmed', 'B'))).toBe('rehearsed');
+  });
+  it('one contradiction flags every sheet', () =>
+    expect(of(mark('confirmed', 'A'), mark('contradicted', 'B'))).toBe('contradicted'));
+});
+
+describe('fewest presses', () => {
+  it('equals a search over all places a wheel can be brought to, one press at a time', () => {
+    const places = 23;
+    for (const keys of [
+      { up: 'u' },
+      { up: 'u', down: 'd' },
+      { up: 'u', down: 'd', big: { by: 10, heldMs: 900 } },
+    ])
+      for (let to = 0; to < places; to++) {
+        const moves = [1, ...(keys.down ? [-1] : []), ...(keys.big ? [10, -10] : [])];
+        let reached = new Set([4]);
+        let presses = 0;
+        for (; !reached.has(to); presses++)
+          reached = new Set(
+            [...reached].flatMap((at) => moves.map((by) => (((at + by) % places) + places) % places)),
+          );
+        const turns = turnWheel(4, to, places, keys);
+        expect(
+          turns.reduce((sum, turn) => sum + turn.times, 0),
+          `to ${to}`,
+        ).toBe(presses);
+        const end = turns.reduce((at, t) => at + t.times * (t.key === 'u' ? 1 : -1) * (t.heldMs ? 10 : 1), 4);
+        expect((((end - to) % places) + places) % places).toBe(0);
+      }
+  });
+});
