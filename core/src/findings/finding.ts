@@ -23,7 +23,6 @@ export type Finding = Common &
     | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }
     | { readonly code: 'receive-unknown' }
     | { readonly code: 'listen-only-by-plan' }
-    | { readonly code: 'no-way-to-forbid-transmit' }
     | { readonly code: 'no-repeater-input'; readonly inputHz: number; readonly outputHz: number }
     | { readonly code: 'talk-goes-out-on-output'; readonly transmitHz: number }
     | { readonly code: 'fixed-receive-only' }
@@ -37,7 +36,6 @@ export type Finding = Common &
     | { readonly code: 'power-unknown'; readonly limitW: number }
     // fit: tones
     | { readonly code: 'transmit-tone-missing'; readonly tone: string }
-    | { readonly code: 'transmit-tone-left-off-to-listen'; readonly tone: string }
     | { readonly code: 'receive-tone-left-off'; readonly tone: string }
     | { readonly code: 'tone-by-partner'; readonly tone: string; readonly as: string }
     | { readonly code: 'tone-by-number'; readonly tone: string; readonly number: string }

@@ -11,43 +11,52 @@ import {
 
 /** Reads a plan document; every finding names the path in the document. */
 export function readPlan(text: string): Result<Plan> {
-  const result = readDocument(text, PLAN_FORMAT, PlanSchema);
+  const json = parseJson(text);
+  return json.ok ? checkPlan(json.value) : json;
+}
+
+/** Reads a device description; every finding names the path in the document. */
+export function readDescription(text: string): Result<Description> {
+  const json = parseJson(text);
+  return json.ok ? checkDescription(json.value) : json;
+}
+
+/** Checks a plan that has been parsed already. */
+export function checkPlan(document: unknown): Result<Plan> {
+  const result = checkDocument(document, PLAN_FORMAT, PlanSchema);
   if (!result.ok) return result;
   const findings = crossCheck(result.value);
   return findings.length > 0 ? { ok: false, findings } : result;
 }
 
-/** Reads a device description; every finding names the path in the document. */
-export function readDescription(text: string): Result<Description> {
-  return readDocument(text, DESCRIPTION_FORMAT, DescriptionSchema);
+/** Checks a device description that has been parsed already. */
+export function checkDescription(document: unknown): Result<Description> {
+  return checkDocument(document, DESCRIPTION_FORMAT, DescriptionSchema);
 }
 
-function readDocument<T>(text: string, format: string, schema: z.ZodType<T>): Result<T> {
-  let document: unknown;
+function parseJson(text: string): Result<unknown> {
   try {
-    document = JSON.parse(text);
+    return { ok: true, value: JSON.parse(text), findings: [] };
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
     return { ok: false, findings: [{ code: 'document-not-json', severity: 'error', path: '', detail }] };
   }
+}
+
+function checkDocument<T>(document: unknown, format: string, schema: z.ZodType<T>): Result<T> {
   const found =
-    typeof document === 'object' && document !== null && 'format' in document ? document.format : undefined;
+    typeof document === 'object' && document !== null && 'format' in document
+      ? String(document.format)
+      : 'none';
   if (found !== format)
     return {
       ok: false,
-      findings: [
-        {
-          code: 'document-format',
-          severity: 'error',
-          path: '/format',
-          wanted: format,
-          found: found === undefined ? 'none' : String(found),
-        },
-      ],
+      findings: [{ code: 'document-format', severity: 'error', path: '/format', wanted: format, found }],
     };
   const parsed = schema.safeParse(document);
-  if (parsed.success) return { ok: true, value: parsed.data, findings: [] };
-  return { ok: false, findings: shapeFindings(parsed.error) };
+  return parsed.success
+    ? { ok: true, value: parsed.data, findings: [] }
+    : { ok: false, findings: shapeFindings(parsed.error) };
 }
 
 /** Turns a schema's complaints into findings with a JSON pointer each. */

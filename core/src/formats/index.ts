@@ -1,1 +1,2 @@
 export * from './document';
+export * from './freshIds';

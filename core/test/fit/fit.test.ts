@@ -1,4 +1,4 @@
-import { type Cell, fitDevice, fitFleet, fitPlan } from '@umbrex/core/fit';
+import { type Cell, fitBoard, fitDevice, fitPlan } from '@umbrex/core/fit';
 import type { Channel, Description } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -204,7 +204,7 @@ describe('properties of any plan on any shipped device', () => {
 });
 
 describe('a fleet', () => {
-  it('fits once for each kind and speaks of firmware it was not written for', () => {
+  it('is fitted once for each kind, and firmware it was not written for is said', () => {
     const unit = (n: number, firmware: string) => ({
       id: uuid(n),
       descriptionId: 'page-handheld',
@@ -213,14 +213,26 @@ describe('a fleet', () => {
       serial: '',
       firmware,
     });
-    const [a, b, c] = fitFleet(
+    const board = fitBoard(
       plan([repeater('Kelp')]),
       [unit(1, '1.06'), unit(2, '0.9'), unit(3, 'unknown')],
       SHIPPED,
     );
-    expect(a?.fit).toBe(b?.fit);
-    expect(a?.findings).toEqual([]);
-    expect(b?.findings).toEqual([{ code: 'firmware-unverified', severity: 'warning', firmware: '0.9' }]);
-    expect(c?.findings[0]?.code).toBe('firmware-unknown');
+    expect(board.kinds.map((kind) => kind.unitIds)).toEqual([[uuid(1), uuid(2), uuid(3)]]);
+    expect(board.unitFindings).toEqual({
+      [uuid(2)]: [{ code: 'firmware-unverified', severity: 'warning', firmware: '0.9' }],
+      [uuid(3)]: [{ code: 'firmware-unknown', severity: 'note' }],
+    });
+  });
+  it('says which unit has no description', () => {
+    const stray = {
+      id: uuid(9),
+      descriptionId: 'nowhere',
+      nickname: 'x',
+      holder: '',
+      serial: '',
+      firmware: '1',
+    };
+    expect(() => fitBoard(plan([]), [stray], SHIPPED)).toThrow(RangeError);
   });
 });

@@ -1,0 +1,13 @@
+import { ensureWorkspace } from '../demo/load';
+import { readConfig } from '../web/src/server/config';
+import { createDb } from '../web/src/server/db';
+
+/** Brings the database of DATABASE_URL to the newest shape, and makes the first workspace when there is none. */
+const db = createDb(readConfig(process.env).DATABASE_URL, 2);
+try {
+  const [, applied] = await db.migrate.latest();
+  await ensureWorkspace(db, process.argv.includes('--demo'));
+  console.error(applied.length > 0 ? `migrated: ${applied.join(', ')}` : 'database is up to date');
+} finally {
+  await db.destroy();
+}

@@ -1,0 +1,34 @@
+// @ts-check
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  server: { host: '127.0.0.1' },
+  devToolbar: { enabled: false },
+  experimental: {
+    // Adds the hashes of the few start-up scripts to a content policy that allows no other inline script.
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "worker-src 'self'",
+        "object-src 'none'",
+        "base-uri 'self'",
+        "form-action 'self'",
+      ],
+    },
+  },
+  vite: {
+    plugins: [tailwindcss()],
+    worker: { format: 'es' },
+    ssr: { noExternal: ['lucide-react', 'date-fns', '@umbrex/core'] },
+    build: { rollupOptions: { onwarn: (w, warn) => w.code !== 'INVALID_ANNOTATION' && warn(w) } },
+  },
+});

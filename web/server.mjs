@@ -1,0 +1,19 @@
+// Production start: serve, and stop cleanly on SIGTERM or SIGINT.
+process.env.ASTRO_NODE_AUTOSTART = 'disabled'; // before entry.mjs is loaded
+const { startServer } = await import('./dist/server/entry.mjs');
+const { server } = startServer(); // reads HOST and PORT
+server.server.once('error', (error) => {
+  console.error(error); // a port in use: without this the process ends with exit code 0
+  process.exit(1);
+});
+
+let stopping = false;
+for (const signal of ['SIGTERM', 'SIGINT']) {
+  process.on(signal, () => {
+    if (stopping) return;
+    stopping = true;
+    server.server.close(() => process.exit(0)); // waits for requests in flight
+    server.server.closeIdleConnections();
+    setTimeout(() => process.exit(1), 10_000).unref();
+  });
+}

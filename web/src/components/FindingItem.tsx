@@ -1,0 +1,18 @@
+import type { Finding } from '@umbrex/core/findings';
+import { findingText } from '../messages/findings';
+
+const SEVERITY_WORD = { error: 'Stops', warning: 'Look', note: 'Note' } as const;
+
+/** A finding with its weight, words, source and what would help. */
+export function FindingItem({ finding }: { finding: Finding }) {
+  const { what, more, help } = findingText(finding);
+  return (
+    <li className="finding" data-severity={finding.severity}>
+      <span className="muted text-[0.8rem] font-semibold">{SEVERITY_WORD[finding.severity]} </span>
+      <span>{what}</span>
+      {more && <p className="muted text-[0.87rem]">{more}</p>}
+      {help && <p className="text-[0.87rem]">What would help: {help}</p>}
+      {finding.source && <p className="muted text-[0.8rem]">Source: {finding.source}. Check your local rules.</p>}
+    </li>
+  );
+}

@@ -1,0 +1,130 @@
+import type { Question } from '@umbrex/core/findings';
+import { mhzText } from '@umbrex/core/units';
+import { PathStrip } from '../../components/PathStrip';
+import { questionText } from '../../messages/questions';
+import type { EntryGroup, useEntryLine } from './useEntryLine';
+
+type Props = ReturnType<typeof useEntryLine> & { groups: readonly EntryGroup[] };
+
+/** The entry line with how it reads below it: the strip, the questions, what is assumed, and where it goes. */
+export function EntryLineView(props: Props) {
+  const { line, write, clear, add, open, setOpen, busy, reading, input } = props;
+  return (
+    <form
+      className="relative"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void add();
+      }}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        if (open) setOpen(false);
+        else clear();
+      }}
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
+      }}
+    >
+      <label className="flex items-center gap-3 rounded border border-base-content bg-base-100 px-3 py-2 focus-within:outline-3 focus-within:outline-primary">
+        <kbd className="muted max-sm:hidden rounded border border-base-300 px-1.5 font-mono text-sm" aria-hidden="true">
+          /
+        </kbd>
+        <span className="sr-only">Entry line: write a channel as a listing says it</span>
+        <input
+          ref={input}
+          className="w-full bg-transparent font-mono outline-none placeholder:text-secondary"
+          value={line}
+          onChange={(event) => write(event.target.value)}
+          onFocus={() => setOpen(line.trim() !== '')}
+          placeholder="a listing: Kelp Stairs 462.650 rpt in 131.8"
+          autoComplete="off"
+          autoCapitalize="off"
+          spellCheck={false}
+          enterKeyHint="done"
+          aria-describedby="entry-reading"
+        />
+      </label>
+      {open && (
+        <div className="absolute inset-x-0 top-full z-30 mt-1 max-h-[70vh] overflow-auto rounded border border-base-content bg-base-100 p-4 shadow-lg [--strip-ground:var(--color-base-100)]">
+          <Reading {...props} />
+          <div className="mt-3 flex flex-wrap items-center gap-3">
+            <button type="submit" className="btn btn-primary btn-sm" disabled={!reading.ok || busy}>
+              {busy ? 'Adding…' : 'Add to plan'}
+            </button>
+            <button type="button" className="btn btn-ghost btn-sm" onClick={clear}>
+              Clear
+            </button>
+            {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
+          </div>
+        </div>
+      )}
+    </form>
+  );
+}
+
+function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
+  const { channel, questions } = reading;
+  const asked = questions.filter((question) => question.blocking);
+  const assumed = questions.filter((question) => !question.blocking);
+  return (
+    <div id="entry-reading" aria-live="polite">
+      {channel && (
+        <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+          <div className="min-w-36">
+            <p className="font-semibold">{channel.name}</p>
+            <p className="muted text-sm">
+              {channel.service === 'other' ? 'no service known here' : channel.service.toUpperCase()}, {mhzText(channel.receiveHz)} MHz
+              {channel.bandwidth === 'unknown' ? '' : `, ${channel.bandwidth}`}
+            </p>
+          </div>
+          <PathStrip channel={channel} waitsFor={channel.receiveTone} />
+          <label className="flex items-center gap-2 text-sm">
+            <span className="muted">into</span>
+            <select className="select select-sm" value={groupId} onChange={(event) => setGroupId(event.target.value)}>
+              {groups.map((group) => (
+                <option key={group.id} value={group.id}>
+                  {group.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+      )}
+      {asked.length > 0 && (
+        <ul className="mt-2 space-y-2">
+          {asked.map((question) => (
+            <Asked key={question.code + question.about} question={question} take={take} />
+          ))}
+        </ul>
+      )}
+      {assumed.length > 0 && (
+        <ul className="mt-2 space-y-1 text-sm">
+          {assumed.map((question) => (
+            <Asked key={question.code + question.about} question={question} take={take} />
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function Asked({ question, take }: { question: Question; take: (line: string) => void }) {
+  return (
+    <li className="finding" data-severity={question.blocking ? 'warning' : 'note'}>
+      <span className="muted text-[0.8rem] font-semibold">{question.blocking ? 'Asks ' : 'Taken '}</span>
+      {questionText(question)}
+      {(question.lines ?? []).length > 0 && (
+        <span className="ml-2 inline-flex flex-wrap gap-2">
+          {question.offers.map((offer, i) => {
+            const line = question.lines?.[i];
+            return line === undefined ? null : (
+              <button key={offer} type="button" className="btn btn-outline btn-xs font-mono" onClick={() => take(line)}>
+                {offer}
+              </button>
+            );
+          })}
+        </span>
+      )}
+    </li>
+  );
+}

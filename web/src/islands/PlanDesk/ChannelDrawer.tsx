@@ -1,0 +1,94 @@
+import { decisive } from '@umbrex/core/flow';
+import { type Channel, type Group, kindOf, wantedReceiveTone } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
+import { ArrowDown, ArrowUp, Trash2, X } from 'lucide-react';
+import { PathStrip, stripWords } from '../../components/PathStrip';
+import { Shape } from '../../components/Shape';
+import { findingText } from '../../messages/findings';
+import { saveChannel } from '../desk/deskStore';
+import { ChannelForm } from './ChannelForm';
+import type { ChannelFit } from './usePlanDesk';
+
+interface Props {
+  channel: Channel;
+  groups: readonly Group[];
+  fit: ChannelFit | undefined;
+  planId: string;
+  planPolicy: 'open' | 'closed';
+  close: () => void;
+  nudge: (id: string, by: -1 | 1) => void;
+  remove: (channel: Channel) => Promise<void>;
+}
+
+/** A channel's details: its path drawn large, what each kind of device makes of it and why, and the fields to change. */
+export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close, nudge, remove }: Props) {
+  const waitsFor = wantedReceiveTone(channel, planPolicy);
+  const kind = { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)];
+  return (
+    <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
+      <div className="flex items-start justify-between gap-2">
+        <div>
+          <h2 className="text-xl font-bold leading-tight">{channel.name}</h2>
+          <p className="muted">
+            {kind}, {mhzText(channel.receiveHz)} MHz
+          </p>
+        </div>
+        <button type="button" className="btn btn-ghost btn-sm btn-square" onClick={close} aria-label="Close the details">
+          <X size={18} aria-hidden="true" />
+        </button>
+      </div>
+      <PathStrip channel={channel} waitsFor={waitsFor} large />
+      <p className="text-[0.93rem]">{stripWords(channel, waitsFor)}</p>
+      <section>
+        <h3 className="muted font-semibold">On the devices</h3>
+        {fit && fit.kinds.length > 0 ? (
+          <ul className="mt-1 space-y-2">
+            {fit.kinds.map(({ title, descriptionId, units, cell }) => {
+              const first = decisive(cell);
+              const why = cell.verdict === 'full' || !first ? null : findingText(first);
+              return (
+                <li key={descriptionId} className="flex gap-2">
+                  <span className="pt-0.5">
+                    <Shape verdict={cell.verdict} label />
+                  </span>
+                  <span className="min-w-0">
+                    <a className="link link-hover font-semibold" href={`/plans/${planId}/fit?channel=${channel.id}&kind=${descriptionId}`}>
+                      {title}
+                    </a>{' '}
+                    <span className="muted">
+                      × {units}
+                      {cell.slot && (
+                        <span className="font-mono">
+                          {' '}
+                          {cell.slot.label === String(cell.slot.number) ? cell.slot.number : `${cell.slot.label}, no ${cell.slot.number}`}
+                        </span>
+                      )}
+                    </span>
+                    {why && <span className="block text-[0.87rem]">{why.what}</span>}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        ) : (
+          <p>No device is in the list yet. Add one under Gather.</p>
+        )}
+      </section>
+      <section>
+        <h3 className="muted mb-2 font-semibold">Details</h3>
+        <ChannelForm channel={channel} groups={groups} save={saveChannel} />
+      </section>
+      <div className="flex flex-wrap gap-2 border-t border-base-300 pt-3">
+        <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, -1)}>
+          <ArrowUp size={16} aria-hidden="true" /> Up
+        </button>
+        <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, 1)}>
+          <ArrowDown size={16} aria-hidden="true" /> Down
+        </button>
+        <button type="button" className="btn btn-outline btn-error btn-sm" onClick={() => void remove(channel)}>
+          <Trash2 size={16} aria-hidden="true" /> Delete channel
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import type { Channel, Group } from '@umbrex/core/model';
+import { type ReactNode, useEffect } from 'react';
+import { useForm } from 'react-hook-form';
+import { type ChannelForm as Form, channelFormSchema, formOf } from './channelForm';
+
+interface Props {
+  channel: Channel;
+  groups: readonly Group[];
+  save: (channel: Channel) => Promise<boolean>;
+}
+
+/** The details of a channel, to be changed. The fields take what people write; the channel's schema has the last word. */
+export function ChannelForm({ channel, groups, save }: Props) {
+  const { register, handleSubmit, formState, reset, watch } = useForm<Form, unknown, Channel>({
+    resolver: zodResolver(channelFormSchema(channel)) as never,
+    defaultValues: formOf(channel),
+  });
+  useEffect(() => reset(formOf(channel)), [channel, reset]);
+  const { errors, isDirty, isSubmitting } = formState;
+  const faults = errors as Partial<Record<keyof Form | 'receiveHz' | 'transmitHz', { message?: string }>>;
+  const way = watch('way');
+  return (
+    <form className="space-y-3" onSubmit={handleSubmit((next) => save(next))} noValidate>
+      <Field id="name" title="Name" fault={faults.name?.message}>
+        <input id="name" className="input input-sm w-full" {...register('name')} />
+      </Field>
+      <div className="grid grid-cols-2 gap-3">
+        <Field id="receive" title="Receive, MHz" fault={faults.receive?.message ?? faults.receiveHz?.message}>
+          <input id="receive" className="input input-sm w-full font-mono" inputMode="decimal" {...register('receive')} />
+        </Field>
+        <Field id="way" title="Transmit" fault={undefined}>
+          <select id="way" className="select select-sm w-full" {...register('way')}>
+            <option value="direct">same frequency</option>
+            <option value="repeater">repeater, 5 MHz up</option>
+            <option value="other">another frequency</option>
+            <option value="listen">never, listen only</option>
+          </select>
+        </Field>
+      </div>
+      {way === 'other' && (
+        <Field id="transmit" title="Transmit, MHz" fault={faults.transmit?.message ?? faults.transmitHz?.message}>
+          <input id="transmit" className="input input-sm w-full font-mono" inputMode="decimal" {...register('transmit')} />
+        </Field>
+      )}
+      <div className="grid grid-cols-2 gap-3">
+        {way !== 'listen' && (
+          <Field id="transmitTone" title="Transmit tone (a repeater’s input)" fault={faults.transmitTone?.message}>
+            <input id="transmitTone" className="input input-sm w-full font-mono" {...register('transmitTone')} />
+          </Field>
+        )}
+        <Field id="receiveTone" title="Tone that is sent to you" fault={faults.receiveTone?.message}>
+          <input id="receiveTone" className="input input-sm w-full font-mono" {...register('receiveTone')} />
+        </Field>
+      </div>
+      <p className="muted text-[0.87rem]">
+        CTCSS in Hz (82.5) or DCS with polarity (D023N). Other names: PL, TPL, CTC for CTCSS; DPL, DTC, DCG for DCS. Write off for none, ? for
+        not known.
+      </p>
+      <Field id="receivePolicy" title="Do sets wait for that tone?" fault={undefined}>
+        <select id="receivePolicy" className="select select-sm w-full" {...register('receivePolicy')}>
+          <option value="plan">as the plan says</option>
+          <option value="closed">closed: wait for it, quiet</option>
+          <option value="open">open: hear everyone</option>
+        </select>
+      </Field>
+      <div className="grid grid-cols-3 gap-3">
+        <Field id="bandwidth" title="Width" fault={undefined}>
+          <select id="bandwidth" className="select select-sm w-full" {...register('bandwidth')}>
+            <option value="wide">wide</option>
+            <option value="narrow">narrow</option>
+            <option value="unknown">not known</option>
+          </select>
+        </Field>
+        <Field id="access" title="Access" fault={undefined}>
+          <select id="access" className="select select-sm w-full" {...register('access')}>
+            <option value="open">open</option>
+            <option value="permission">by permission</option>
+            <option value="unknown">not known</option>
+          </select>
+        </Field>
+        <Field id="tier" title="Weight" fault={undefined}>
+          <select id="tier" className="select select-sm w-full" {...register('tier')}>
+            <option value="must">must have</option>
+            <option value="should">should have</option>
+            <option value="nice">nice to have</option>
+          </select>
+        </Field>
+      </div>
+      <Field id="groupId" title="Group" fault={undefined}>
+        <select id="groupId" className="select select-sm w-full" {...register('groupId')}>
+          {groups.map((group) => (
+            <option key={group.id} value={group.id}>
+              {group.name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <Field id="note" title="Note" fault={faults.note?.message}>
+        <input id="note" className="input input-sm w-full" {...register('note')} />
+      </Field>
+      <button type="submit" className="btn btn-primary btn-sm" disabled={!isDirty || isSubmitting}>
+        {isSubmitting ? 'Saving…' : 'Save channel'}
+      </button>
+    </form>
+  );
+}
+
+/** A labelled field with its fault below it. */
+export function Field({ id, title, fault, children }: { id: string; title: string; fault: string | undefined; children: ReactNode }) {
+  return (
+    <div>
+      <label htmlFor={id} className="muted block text-[0.87rem]">
+        {title}
+      </label>
+      {children}
+      {fault && (
+        <p className="finding mt-1 text-[0.87rem]" data-severity="error" role="alert">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,152 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useId } from 'react';
+import { FindingItem } from '../../components/FindingItem';
+import { ConflictDialog } from '../desk/ConflictDialog';
+import { savePlanHead } from '../desk/deskStore';
+import { NoticeBar } from '../desk/NoticeBar';
+import { ChannelDrawer } from './ChannelDrawer';
+import { ChannelRow } from './ChannelRow';
+import { PlanForm } from './PlanForm';
+import type { usePlanDesk } from './usePlanDesk';
+
+/** The plan: its channels as paths in groups on the left, details on the right. */
+export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
+  const { plan, fits, selected, select, move, nudge, remove, filter, setFilter, matches } = props;
+  const dndId = useId();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const shown = plan.channels.filter(matches);
+  const ordered = plan.groups.map((group) => ({ group, channels: shown.filter((channel) => channel.groupId === group.id) }));
+  return (
+    <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="px-5 py-4 max-md:px-3">
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
+          <h1 className="text-xl font-bold">{plan.name}</h1>
+          <label className="flex items-center gap-2 text-sm">
+            <span className="muted">Find</span>
+            <input className="input input-sm w-40" type="search" value={filter} onChange={(event) => setFilter(event.target.value)} placeholder="name or MHz" />
+          </label>
+        </div>
+        {plan.channels.length === 0 && <EmptyPlan />}
+        {plan.channels.length > 0 && shown.length === 0 && <p className="py-8">No channel has “{filter}” in its name or frequency.</p>}
+        <DndContext
+          id={dndId}
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}
+        >
+          <SortableContext items={ordered.flatMap(({ channels }) => channels.map((channel) => channel.id))} strategy={verticalListSortingStrategy}>
+            {ordered
+              .filter(({ channels }) => channels.length > 0)
+              .map(({ group, channels }) => (
+                <section key={group.id} className="mb-4" aria-labelledby={`group-${group.id}`}>
+                  <h2 id={`group-${group.id}`} className="border-b border-base-content/40 pb-1 font-bold">
+                    {group.name} <span className="muted ml-2 text-[0.87rem] font-normal">{group.note}</span>
+                  </h2>
+                  <ul>
+                    {channels.map((channel) => (
+                      <ChannelRow
+                        key={channel.id}
+                        channel={channel}
+                        fit={fits.get(channel.id)}
+                        selected={selected?.id === channel.id}
+                        planPolicy={plan.receivePolicy}
+                        select={select}
+                        nudge={nudge}
+                      />
+                    ))}
+                  </ul>
+                </section>
+              ))}
+          </SortableContext>
+        </DndContext>
+      </div>
+      <aside
+        aria-label={selected ? `Details of ${selected.name}` : 'This plan'}
+        className={`border-base-300 bg-base-100 p-5 lg:sticky lg:top-[4.3rem] lg:h-[calc(100vh-4.3rem)] lg:overflow-y-auto lg:border-l ${selected ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:max-h-[75vh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:border-base-content max-lg:pb-20 max-lg:shadow-2xl' : 'max-lg:border-t'}`}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape' && selected) {
+            select(null);
+            document.getElementById(`open-${selected.id}`)?.focus();
+          }
+        }}
+      >
+        {selected ? (
+          <ChannelDrawer
+            channel={selected}
+            groups={plan.groups}
+            fit={fits.get(selected.id)}
+            planId={plan.id}
+            planPolicy={plan.receivePolicy}
+            close={() => select(null)}
+            nudge={nudge}
+            remove={remove}
+          />
+        ) : (
+          <ThisPlan {...props} />
+        )}
+      </aside>
+      <ConflictDialog />
+      <NoticeBar />
+    </div>
+  );
+}
+
+function EmptyPlan() {
+  return (
+    <div className="my-6 rounded border border-dashed border-base-content/50 p-6">
+      <p className="font-semibold">No channel yet.</p>
+      <p className="mt-1">
+        Write one in the line above as a listing says it, for example <code className="font-mono">Kelp Stairs 462.650 rpt in 131.8</code>, or
+        bring in a plan file on the right.
+      </p>
+    </div>
+  );
+}
+
+function ThisPlan({ plan, importFile, importFindings }: ReturnType<typeof usePlanDesk>) {
+  return (
+    <div className="space-y-5">
+      <section>
+        <h2 className="text-lg font-bold">This plan</h2>
+        <p className="muted mb-3 text-[0.93rem]">
+          {plan.channels.length} channels. Choose one to see its path, its devices and its details.
+        </p>
+        <PlanForm plan={plan} save={savePlanHead} />
+      </section>
+      <section className="border-t border-base-300 pt-4">
+        <h2 className="mb-2 font-bold">As a file</h2>
+        <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export`} download>
+          Save as JSON
+        </a>
+        <label className="mt-3 block">
+          <span className="muted text-[0.87rem]">Bring in a plan file; it becomes a plan of its own</span>
+          <input
+            type="file"
+            accept="application/json,.json"
+            className="file-input file-input-sm w-full"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) void importFile(file);
+              event.target.value = '';
+            }}
+          />
+        </label>
+        {importFindings.length > 0 && (
+          <div role="alert" className="mt-2">
+            <p className="font-semibold text-error">Nothing was taken in.</p>
+            <ul className="mt-1 space-y-2 text-[0.87rem]">
+              {importFindings.slice(0, 8).map((finding) => (
+                <FindingItem key={finding.code + finding.path} finding={finding} />
+              ))}
+            </ul>
+            {importFindings.length > 8 && <p className="muted">and {importFindings.length - 8} more</p>}
+          </div>
+        )}
+      </section>
+    </div>
+  );
+}

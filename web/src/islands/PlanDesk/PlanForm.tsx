@@ -1,0 +1,89 @@
+import type { Plan, PlanHead } from '@umbrex/core/model';
+import { Plus, Trash2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+
+interface Props {
+  plan: Plan;
+  save: (head: PlanHead) => Promise<boolean>;
+}
+
+const headOf = ({ name, country, receivePolicy, groups }: Plan): PlanHead => ({ name, country, receivePolicy, groups });
+
+/** The plan itself: its name, its receive-tone policy, its groups. A group goes only when it is empty. */
+export function PlanForm({ plan, save }: Props) {
+  const [head, setHead] = useState<PlanHead>(() => headOf(plan));
+  useEffect(() => setHead(headOf(plan)), [plan]);
+  const used = new Set(plan.channels.map((channel) => channel.groupId));
+  const change = (part: Partial<PlanHead>) => setHead((now) => ({ ...now, ...part }));
+  const changeGroup = (id: string, name: string) =>
+    change({ groups: head.groups.map((group) => (group.id === id ? { ...group, name } : group)) });
+  const nameless = head.name.trim() === '' || head.groups.some((group) => group.name.trim() === '');
+  const dirty = JSON.stringify(head) !== JSON.stringify(headOf(plan));
+  return (
+    <form
+      className="space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!nameless) void save(head);
+      }}
+    >
+      <label className="block">
+        <span className="muted text-[0.87rem]">Name of the plan</span>
+        <input className="input input-sm w-full" maxLength={60} value={head.name} onChange={(event) => change({ name: event.target.value })} />
+      </label>
+      <label className="block">
+        <span className="muted text-[0.87rem]">Receive tones</span>
+        <select
+          className="select select-sm w-full"
+          value={head.receivePolicy}
+          onChange={(event) => change({ receivePolicy: event.target.value === 'open' ? 'open' : 'closed' })}
+        >
+          <option value="closed">closed: sets wait for the tone, quiet</option>
+          <option value="open">open: sets hear everyone</option>
+        </select>
+      </label>
+      <p className="muted text-[0.87rem]">
+        Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel: listen first.
+      </p>
+      <fieldset className="space-y-2">
+        <legend className="muted text-[0.87rem]">Groups, in order</legend>
+        {head.groups.map((group, i) => (
+          <div key={group.id} className="flex gap-2">
+            <input
+              className="input input-sm w-full"
+              aria-label={`Name of group ${i + 1}`}
+              maxLength={40}
+              value={group.name}
+              onChange={(event) => changeGroup(group.id, event.target.value)}
+            />
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm btn-square"
+              aria-label={`Remove group ${group.name}`}
+              title={used.has(group.id) ? 'It still has channels' : 'Remove this group'}
+              disabled={used.has(group.id) || head.groups.length === 1}
+              onClick={() => change({ groups: head.groups.filter((other) => other.id !== group.id) })}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
+          </div>
+        ))}
+        <button
+          type="button"
+          className="btn btn-outline btn-xs"
+          onClick={() => change({ groups: [...head.groups, { id: crypto.randomUUID(), name: `Group ${head.groups.length + 1}`, note: '' }] })}
+        >
+          <Plus size={14} aria-hidden="true" /> Add a group
+        </button>
+      </fieldset>
+      {nameless && (
+        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+          The plan and every group need a name.
+        </p>
+      )}
+      <button type="submit" className="btn btn-primary btn-sm" disabled={!dirty || nameless}>
+        Save plan
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,87 @@
+import { readTone } from '@umbrex/core/listing';
+import { type Channel, ChannelSchema, kindOf } from '@umbrex/core/model';
+import { hzFromMHzText, mhzText } from '@umbrex/core/units';
+import { z } from 'zod';
+import { questionText } from '../../messages/questions';
+
+/** A channel as its form holds it: texts as people write them. */
+export interface ChannelForm {
+  name: string;
+  groupId: string;
+  receive: string;
+  way: 'direct' | 'repeater' | 'other' | 'listen';
+  transmit: string;
+  transmitTone: string;
+  receiveTone: string;
+  receivePolicy: Channel['receivePolicy'];
+  bandwidth: Channel['bandwidth'];
+  access: Channel['access'];
+  tier: Channel['tier'];
+  note: string;
+}
+
+const GMRS_SHIFT_HZ = 5_000_000;
+
+export function formOf(channel: Channel): ChannelForm {
+  const kind = kindOf(channel);
+  const shifted = channel.transmitHz === channel.receiveHz + GMRS_SHIFT_HZ;
+  return {
+    name: channel.name,
+    groupId: channel.groupId,
+    receive: mhzText(channel.receiveHz),
+    way: kind === 'repeater' && !shifted ? 'other' : kind,
+    transmit: channel.transmitHz === null ? '' : mhzText(channel.transmitHz),
+    transmitTone: channel.transmitTone,
+    receiveTone: channel.receiveTone,
+    receivePolicy: channel.receivePolicy,
+    bandwidth: channel.bandwidth,
+    access: channel.access,
+    tier: channel.tier,
+    note: channel.note,
+  };
+}
+
+/** The schema that turns the form's texts into the channel, with a sentence at the field for each slip. */
+export function channelFormSchema(before: Channel) {
+  return z
+    .custom<ChannelForm>()
+    .transform((form, context): unknown => {
+      const fault = (path: keyof ChannelForm, message: string) => {
+        context.addIssue({ code: 'custom', path: [path], message });
+        return undefined;
+      };
+      const mhz = (path: 'receive' | 'transmit') =>
+        hzFromMHzText(form[path].trim().replace(',', '.')) ?? fault(path, 'Write it in MHz, for example 462.6500.');
+      const tone = (path: 'transmitTone' | 'receiveTone') => {
+        const text = form[path].trim();
+        if (text === 'unknown' || text === '?') return 'unknown';
+        const reading = readTone(text === '' ? 'off' : text);
+        const asked = reading.questions.find((question) => question.blocking);
+        if (reading.tone !== undefined) return reading.tone;
+        return fault(path, asked ? `${questionText(asked)} ${asked.offers.join(' or ')}` : 'Write it as 82.5 or D023N.');
+      };
+      const receiveHz = mhz('receive');
+      const transmitHz = {
+        direct: () => receiveHz,
+        repeater: () => (receiveHz === undefined ? undefined : receiveHz + GMRS_SHIFT_HZ),
+        other: () => mhz('transmit'),
+        listen: () => null,
+      }[form.way]();
+      const sent = tone('transmitTone');
+      return {
+        ...before,
+        name: form.name,
+        groupId: form.groupId,
+        receiveHz,
+        transmitHz,
+        transmitTone: form.way === 'listen' ? 'off' : sent,
+        receiveTone: tone('receiveTone'),
+        receivePolicy: form.receivePolicy,
+        bandwidth: form.bandwidth,
+        access: form.access,
+        tier: form.tier,
+        note: form.note,
+      };
+    })
+    .pipe(ChannelSchema);
+}

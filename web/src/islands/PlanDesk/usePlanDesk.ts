@@ -1,0 +1,121 @@
+import { useStore } from '@nanostores/react';
+import type { Cell, Verdict } from '@umbrex/core/fit';
+import type { Channel } from '@umbrex/core/model';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
+
+/** What the fleet makes of one channel: how many units end in each verdict, and each kind's cell. */
+export interface ChannelFit {
+  readonly counts: Readonly<Record<Verdict, number>>;
+  readonly kinds: readonly { title: string; descriptionId: string; units: number; cell: Cell }[];
+}
+
+/** The state of the plan's desk: what is selected, what the fleet makes of it, moving and deleting. */
+export function usePlanDesk(initial: Omit<DeskState, 'computing'>) {
+  const seeded = useRef(false);
+  if (!seeded.current) {
+    startDesk(initial);
+    seeded.current = true;
+  }
+  const desk = useStore($desk) ?? { ...initial, computing: false };
+  const { plan, board } = desk;
+  const [selectedId, setSelectedId] = useState<string | null>(null);
+  const [importFindings, setImportFindings] = useState<Refusal['findings']>([]);
+  const [filter, setFilter] = useState('');
+
+  useEffect(() => {
+    const show = (event: Event) => {
+      const id = (event as CustomEvent<string>).detail;
+      setSelectedId(id);
+      requestAnimationFrame(() => document.getElementById(`channel-${id}`)?.scrollIntoView({ block: 'nearest' }));
+    };
+    document.addEventListener('umbrex:added', show);
+    return () => document.removeEventListener('umbrex:added', show);
+  }, []);
+
+  const fits = useMemo(() => {
+    const byChannel = new Map<string, ChannelFit>();
+    for (const channel of plan.channels)
+      byChannel.set(channel.id, { counts: { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0 }, kinds: [] });
+    for (const kind of board.kinds)
+      for (const cell of kind.cells) {
+        const fit = byChannel.get(cell.channelId);
+        if (!fit) continue;
+        (fit.counts as Record<Verdict, number>)[cell.verdict] += kind.unitIds.length;
+        (fit.kinds as ChannelFit['kinds'][number][]).push({
+          title: kind.title,
+          descriptionId: kind.descriptionId,
+          units: kind.unitIds.length,
+          cell,
+        });
+      }
+    return byChannel;
+  }, [plan, board]);
+
+  const move = (id: string, overId: string) => {
+    const from = plan.channels.findIndex((channel) => channel.id === id);
+    const over = plan.channels.find((channel) => channel.id === overId);
+    const moved = plan.channels[from];
+    if (!moved || !over || id === overId) return;
+    const to = plan.channels.indexOf(over);
+    const rest = plan.channels.filter((channel) => channel.id !== id);
+    const at = rest.indexOf(over) + (from < to && moved.groupId === over.groupId ? 1 : 0);
+    void reorder(rest.toSpliced(at, 0, { ...moved, groupId: over.groupId }));
+  };
+
+  /** One place up or down among the channels as they are shown, into the next group at a group's end. */
+  const nudge = (id: string, by: -1 | 1) => {
+    const shown = plan.groups.flatMap((group) => plan.channels.filter((channel) => channel.groupId === group.id));
+    const at = shown.findIndex((channel) => channel.id === id);
+    const other = shown[at + by];
+    const moved = shown[at];
+    if (!other || !moved) return;
+    const same = other.groupId === moved.groupId;
+    const next = same ? moved : { ...moved, groupId: other.groupId };
+    void reorder(same ? shown.with(at, other).with(at + by, moved) : shown.with(at, next));
+    requestAnimationFrame(() => document.getElementById(`open-${id}`)?.focus());
+  };
+
+  const remove = async (channel: Channel) => {
+    if (await deleteChannel(channel)) setSelectedId(null);
+  };
+
+  const importFile = async (file: File) => {
+    setImportFindings([]);
+    let document: unknown;
+    try {
+      document = JSON.parse(await file.text());
+    } catch (error) {
+      setImportFindings([{ code: 'document-not-json', severity: 'error', path: '', detail: String(error) }]);
+      return;
+    }
+    try {
+      const { id } = await call<{ id: string }>('POST', '/api/plans', document);
+      window.location.assign(`/plans/${id}`);
+    } catch (error) {
+      if (error instanceof Refusal && error.findings.length > 0) setImportFindings(error.findings);
+      else $notice.set({ text: failureText(error), kind: 'failed' });
+    }
+  };
+
+  const needle = filter.trim().toLowerCase();
+  const matches = (channel: Channel) =>
+    needle === '' || channel.name.toLowerCase().includes(needle) || (channel.receiveHz / 1e6).toFixed(5).includes(needle);
+  const selected = plan.channels.find((channel) => channel.id === selectedId) ?? null;
+  return {
+    desk,
+    plan,
+    fits,
+    selected,
+    select: setSelectedId,
+    move,
+    nudge,
+    remove,
+    importFile,
+    importFindings,
+    filter,
+    setFilter,
+    matches,
+  };
+}

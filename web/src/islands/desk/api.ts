@@ -1,0 +1,42 @@
+import type { Finding } from '@umbrex/core/findings';
+
+/** What a server said no with: its status, findings, and the newer state where there is one. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly findings: readonly Finding[],
+    readonly current: unknown,
+  ) {
+    super(`refused with ${status}`);
+  }
+}
+
+/** The server did not answer at all. */
+export class NoAnswer extends Error {}
+
+/** Calls an endpoint with JSON. @throws Refusal or NoAnswer */
+export async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    });
+  } catch (error) {
+    throw new NoAnswer(String(error));
+  }
+  const text = await response.text();
+  const value: unknown = text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : {};
+  if (response.ok) return value as T;
+  const { findings = [], current = null } = value as { findings?: Finding[]; current?: unknown };
+  throw new Refusal(response.status, findings, current);
+}
+
+/** A sentence for an error that stopped an action. */
+export function failureText(error: unknown): string {
+  if (error instanceof NoAnswer) return 'The server does not answer. What you wrote is still here; try again.';
+  if (error instanceof Refusal && error.status === 503) return 'The database does not answer. What you wrote is still here; try again.';
+  if (error instanceof Refusal && error.status === 404) return 'It is no longer there. Load the page again to see the newest state.';
+  if (error instanceof Refusal) return `The server refused it (${error.status}).`;
+  return 'Something went wrong. Load the page again.';
+}

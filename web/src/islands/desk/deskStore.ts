@@ -1,0 +1,194 @@
+import type { Board } from '@umbrex/core/fit';
+import type { Channel, ChannelDraft, Description, Plan, PlanHead, Unit } from '@umbrex/core/model';
+import { atom } from 'nanostores';
+import { boardInWorker } from '../../workers/fitClient';
+import { call, failureText, Refusal } from './api';
+
+/** What the islands of a page share: the plan with its versions, the fleet, and the board computed from them. */
+export interface DeskState {
+  readonly plan: Plan;
+  readonly version: number;
+  readonly channelVersions: Readonly<Record<string, number>>;
+  readonly units: readonly Unit[];
+  /** Without their keys: what the fit needs. */
+  readonly descriptions: readonly Description[];
+  readonly board: Board;
+  readonly computing: boolean;
+}
+
+/** A line at the foot of the page; with `editId` it can be undone from there. */
+export interface Notice {
+  readonly text: string;
+  readonly kind: 'done' | 'failed';
+  readonly editId?: string;
+}
+
+/** Two versions of one channel: what one wanted to save, and what somebody else saved meanwhile. `null`: deleted. */
+export interface Conflict {
+  readonly mine: Channel;
+  readonly theirs: Channel | null;
+  readonly version: number;
+}
+
+export const $desk = atom<DeskState | null>(null);
+export const $notice = atom<Notice | null>(null);
+export const $conflict = atom<Conflict | null>(null);
+
+interface PlanState {
+  readonly plan: Plan;
+  readonly version: number;
+  readonly channelVersions: Readonly<Record<string, number>>;
+}
+
+/** Begins with what the server sent; later calls on the same page keep what is there. */
+export function startDesk(initial: Omit<DeskState, 'computing'>): void {
+  if ($desk.get() === null) $desk.set({ ...initial, computing: false });
+}
+
+let round = 0;
+function adopt(change: Partial<PlanState>): void {
+  const desk = $desk.get();
+  if (!desk) return;
+  const next = { ...desk, ...change, computing: true };
+  $desk.set(next);
+  const mine = ++round;
+  boardInWorker(next.plan, next.units, next.descriptions).then(
+    (board) => {
+      const now = $desk.get();
+      if (now && mine === round) $desk.set({ ...now, board, computing: false });
+    },
+    () => fail('The fit could not be computed. Load the page again.'),
+  );
+}
+
+function fail(text: string): void {
+  $notice.set({ text, kind: 'failed' });
+}
+
+/** Fetches the plan anew. */
+export async function reloadPlan(planId: string): Promise<void> {
+  adopt(await call<PlanState>('GET', `/api/plans/${planId}`));
+}
+
+/** Adds a channel; answers it, or `undefined` when it was refused (a notice says why). The id makes a retry harmless. */
+export async function addChannel(planId: string, groupId: string, draft: ChannelDraft, id: string): Promise<Channel | undefined> {
+  const channel: Channel = { id, groupId, ...draft };
+  try {
+    const saved = await call<{ editId: string | null }>('POST', `/api/plans/${planId}/channels`, { channel });
+    if ($desk.get()) await reloadPlan(planId);
+    $notice.set({ text: `${channel.name} is in the plan.`, kind: 'done', ...(saved.editId && { editId: saved.editId }) });
+    return channel;
+  } catch (error) {
+    fail(failureText(error));
+    return undefined;
+  }
+}
+
+/** Saves a channel from the version this desk holds; a clash opens the dialogue with both versions. */
+export async function saveChannel(channel: Channel, version?: number): Promise<boolean> {
+  const desk = $desk.get();
+  if (!desk) return false;
+  const from = version ?? desk.channelVersions[channel.id] ?? 0;
+  try {
+    const saved = await call<{ version: number; editId: string | null }>('PUT', `/api/channels/${channel.id}`, {
+      version: from,
+      channel,
+    });
+    const now = $desk.get() ?? desk;
+    adopt({
+      plan: { ...now.plan, channels: now.plan.channels.map((c) => (c.id === channel.id ? channel : c)) },
+      channelVersions: { ...now.channelVersions, [channel.id]: saved.version },
+    });
+    $notice.set(
+      saved.editId
+        ? { text: `${channel.name} is saved.`, kind: 'done', editId: saved.editId }
+        : { text: 'Nothing was different.', kind: 'done' },
+    );
+    return true;
+  } catch (error) {
+    if (error instanceof Refusal && error.status === 409) {
+      const current = error.current as { channel: Channel | null; version: number };
+      $conflict.set({ mine: channel, theirs: current.channel, version: current.version });
+    } else if (error instanceof Refusal && error.status === 404) {
+      $conflict.set({ mine: channel, theirs: null, version: 0 });
+    } else fail(failureText(error));
+    return false;
+  }
+}
+
+/** Takes a channel out; the notice offers to take it back. */
+export async function deleteChannel(channel: Channel): Promise<boolean> {
+  const desk = $desk.get();
+  if (!desk) return false;
+  try {
+    const { editId } = await call<{ editId: string }>('DELETE', `/api/channels/${channel.id}`, {
+      version: desk.channelVersions[channel.id] ?? 0,
+    });
+    await reloadPlan(desk.plan.id);
+    $notice.set({ text: `${channel.name} is deleted.`, kind: 'done', editId });
+    return true;
+  } catch (error) {
+    if (error instanceof Refusal && error.status === 409) {
+      await reloadPlan(desk.plan.id).catch(() => undefined);
+      fail('Somebody changed this channel meanwhile. The newer one is shown; delete it again if you still want to.');
+    } else fail(failureText(error));
+    return false;
+  }
+}
+
+/** Puts the channels in a new order, shown at once; a refusal brings the server's order back. */
+export async function reorder(channels: readonly Channel[]): Promise<void> {
+  const desk = $desk.get();
+  if (!desk) return;
+  adopt({ plan: { ...desk.plan, channels: [...channels] } });
+  try {
+    const order = channels.map(({ id, groupId }) => ({ id, groupId }));
+    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}/order`, { version: desk.version, order });
+    const now = $desk.get();
+    if (now) $desk.set({ ...now, version: desk.version + 1 });
+    $notice.set({ text: 'The order is saved.', kind: 'done', editId });
+  } catch (error) {
+    await reloadPlan(desk.plan.id).catch(() => undefined);
+    fail(
+      error instanceof Refusal && error.status === 409
+        ? 'Somebody changed the plan meanwhile. The newer order is shown; move the channel again.'
+        : failureText(error),
+    );
+  }
+}
+
+/** Saves the plan's name, policy and groups. */
+export async function savePlanHead(head: PlanHead): Promise<boolean> {
+  const desk = $desk.get();
+  if (!desk) return false;
+  try {
+    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}`, { version: desk.version, head });
+    await reloadPlan(desk.plan.id);
+    $notice.set({ text: 'The plan is saved.', kind: 'done', editId });
+    return true;
+  } catch (error) {
+    if (error instanceof Refusal && error.status === 409) {
+      await reloadPlan(desk.plan.id).catch(() => undefined);
+      fail('Somebody changed the plan meanwhile. The newer one is shown; make your change again.');
+    } else fail(failureText(error));
+    return false;
+  }
+}
+
+/** Takes an edit back, and loads what is then so. */
+export async function undo(editId: string): Promise<void> {
+  try {
+    await call('POST', `/api/edits/${editId}/undo`, {});
+    const desk = $desk.get();
+    if (desk) await reloadPlan(desk.plan.id);
+    $notice.set({ text: 'Undone.', kind: 'done' });
+  } catch (error) {
+    fail(
+      error instanceof Refusal && error.status === 409
+        ? 'It was changed again since, so it stays as it is.'
+        : error instanceof Refusal && error.status === 404
+          ? 'It was undone already.'
+          : failureText(error),
+    );
+  }
+}

@@ -1,0 +1,213 @@
+import type { Finding, FindingCode } from '@umbrex/core/findings';
+import { mhzText } from '@umbrex/core/units';
+import { toneWords } from './tones';
+
+/** A finding in words: what is so, why or where, and what would help. */
+export interface FindingText {
+  readonly what: string;
+  readonly more?: string;
+  readonly help?: string;
+}
+
+type Words = { readonly [C in FindingCode]: (finding: Extract<Finding, { code: C }>) => FindingText };
+
+const SERVICE_NAMES: Readonly<Record<string, string>> = {
+  gmrs: 'GMRS',
+  frs: 'FRS',
+  weather: 'weather broadcasts',
+  other: 'this service',
+};
+const service = (id: string) => SERVICE_NAMES[id] ?? id;
+const watts = (w: number) => `${w} W`;
+
+const WORDS: Words = {
+  'file-unreadable': (f) => ({
+    what: 'The file cannot be read.',
+    more: f.detail,
+    help: 'Check the path and its rights.',
+  }),
+  'document-not-json': (f) => ({
+    what: 'This is no JSON document.',
+    more: f.detail,
+    help: 'Take the file as it was exported, not a copy from a mail or a web page.',
+  }),
+  'document-shape': (f) => ({
+    what: `At ${f.path || 'the top'}: ${f.detail}.`,
+    help: 'Mend it there, then bring it in again.',
+  }),
+  'document-format': (f) => ({
+    what: `The document says format “${f.found}”, and ${f.wanted} is needed.`,
+    help: 'Choose a file of the right kind.',
+  }),
+  'duplicate-id': (f) => ({ what: `The id ${f.id} is used twice.`, help: 'Give one of the two another id.' }),
+  'dangling-reference': (f) => ({
+    what: `There is no ${f.what} ${f.id}.`,
+    help: `Name a ${f.what} that is there.`,
+  }),
+
+  'cannot-receive': (f) => ({
+    what: `This set does not hear ${mhzText(f.receiveHz)} MHz.`,
+    help: 'Give this channel to a scanner or to a set with a wider receiver.',
+  }),
+  'cannot-enter-frequency': (f) => ({
+    what: `${mhzText(f.hz)} MHz is no multiple of this set’s step of ${f.stepHz / 1000} kHz.`,
+    help: 'It cannot be entered by hand; another kind of set may take it.',
+  }),
+  'receive-unknown': () => ({
+    what: 'Nobody has written down what this set receives.',
+    help: 'Look in its manual and add it to the description.',
+  }),
+  'listen-only-by-plan': () => ({ what: 'The plan only listens here.' }),
+  'no-repeater-input': (f) => ({
+    what: `Listen only: it cannot send on the repeater’s input, ${mhzText(f.inputHz)} MHz.`,
+    more: `It hears the output on ${mhzText(f.outputHz)} MHz with its code off. First gate that fails: transmit frequency.`,
+    help: 'Lend its holder a set with repeater channels, or meet on a direct channel.',
+  }),
+  'talk-goes-out-on-output': (f) => ({
+    what: `Pressing talk goes out on ${mhzText(f.transmitHz)} MHz, the frequency it listens on.`,
+    more: 'Only sets near by hear it, and it may cover what others are listening to.',
+    help: 'Tell the holder not to press talk here; print it on their card.',
+  }),
+  'fixed-receive-only': () => ({
+    what: 'The factory made this channel receive only.',
+    help: 'Use another direct channel for these sets.',
+  }),
+  'cannot-transmit-here': (f) => ({
+    what: `This set cannot transmit on ${mhzText(f.transmitHz)} MHz.`,
+    help: 'Listen with it, and talk with a set made for this service.',
+  }),
+  'transmit-unknown': () => ({
+    what: 'Nobody has written down where this set transmits.',
+    help: 'Look in its manual and add it to the description.',
+  }),
+  'not-certified': (f) => ({
+    what: `This set is not certified to transmit on ${service(f.service)}.`,
+    help: 'Listen with it. A set certified for the service may talk. Check your local rules.',
+  }),
+  'certification-unknown': (f) => ({
+    what: `Is this set certified for ${service(f.service)}? Nobody has written it down.`,
+    help: 'Read the label on the set and add it to the description.',
+  }),
+  'service-needs-licence': () => ({
+    what: 'Listen only: no service known here gives these sets leave to transmit on this frequency.',
+    help: 'Only the licensee’s own certified sets talk here. Check your local rules.',
+  }),
+  'power-too-high': (f) => ({
+    what: `Listen only: the limit is ${watts(f.limitW)} and this set’s lowest step is ${watts(f.lowestW)}.`,
+    help: 'Use a channel with a higher limit, or a set that goes lower.',
+  }),
+  'power-lowered': (f) => ({ what: `Power set to ${watts(f.usedW)}: the limit here is ${watts(f.limitW)}.` }),
+  'power-unknown': (f) => ({
+    what: `The limit here is ${watts(f.limitW)}, and nobody has written down this set’s power.`,
+    help: 'Look it up and add it to the description.',
+  }),
+
+  'transmit-tone-missing': (f) => ({
+    what: `This set does not have ${toneWords(f.tone)}, which it would have to send.`,
+    more: 'It listens here. A near tone would not do: the other side stays shut.',
+    help: 'Choose a tone that every set of the group has.',
+  }),
+  'receive-tone-left-off': (f) => ({
+    what: `The receive tone is left off, since this set cannot wait for ${toneWords(f.tone)} alone.`,
+    more: 'It hears everyone on the channel.',
+  }),
+  'tone-by-partner': (f) => ({
+    what: `${f.tone} is written as ${f.as} here.`,
+    more: 'Both are the same word on the air, turned round; sets cannot tell them apart.',
+  }),
+  'tone-by-number': (f) => ({
+    what: `${toneWords(f.tone)} is code ${f.number} on this set.`,
+    more: 'The number is this model’s own label; other models number differently.',
+  }),
+  'tone-both-ways': (f) => ({
+    what: `This set has one code for both ways: it also waits for ${toneWords(f.tone)}.`,
+    more: 'It does not hear people who send no tone.',
+  }),
+  'tones-differ-paired': (f) => ({
+    what: `Listen only: it has one code for both ways, and the plan sends ${toneWords(f.transmitTone)} but hears ${toneWords(f.receiveTone)}.`,
+    help: 'Use one tone for both ways on this channel.',
+  }),
+  'paired-stays-deaf': (f) => ({
+    what: `Not possible: with one code for both ways it would open the repeater with ${toneWords(f.inputTone)} and then stay deaf.`,
+    more: `The repeater sends ${toneWords(f.outputTone)}, and this set would wait for ${toneWords(f.inputTone)}.`,
+    help: 'Ask the owner to send the input tone on the output too, or use a set with a tone for each way.',
+  }),
+  'tone-list-unknown': () => ({
+    what: 'Nobody has written down which tones this set has.',
+    help: 'Look in its manual and add the list to the description.',
+  }),
+  'channel-tone-unknown': (f) => ({
+    what:
+      f.direction === 'transmit'
+        ? 'Which tone opens this repeater? The plan does not know.'
+        : 'Which tone does this repeater send? The plan does not know.',
+    help: 'Ask its owner, then write it into the channel.',
+  }),
+
+  'no-free-slot': () => ({
+    what: 'No free slot is left on this set.',
+    help: 'Give less important channels up for it, or move them to a lower tier.',
+  }),
+  'slot-taken': (f) => ({
+    what: `Its only place, number ${f.number}, already holds ${f.by || 'another channel'} with another setting.`,
+    help: 'Give both channels the same tone, or leave one of them out for these sets.',
+  }),
+  'slot-shared': (f) => ({
+    what: `Shares number ${f.number} with ${f.with || 'another channel'}; on this set they are the same.`,
+  }),
+  'locked-from-keypad': (f) => ({
+    what: `Number ${f.number} (${f.label}) is locked from the keypad and holds something else.`,
+    help: 'A cable may open it.',
+  }),
+  'name-shortened': (f) => ({ what: `Its name there is ${f.to}.`, more: `“${f.from}” does not fit.` }),
+  'no-names': () => ({ what: 'No name can be set there; the set shows its own label.' }),
+  'names-unknown': () => ({ what: 'Nobody has written down whether this set shows names.' }),
+  'bandwidth-differs': (f) => ({
+    what: `The plan says ${f.wanted}; this set is ${f.has} there.`,
+    more: f.has === 'narrow' ? 'Wide voices may sound harsh in it.' : 'Narrow voices sound low in it.',
+  }),
+  'bandwidth-unknown': () => ({ what: 'Nobody has written down whether this set is wide or narrow there.' }),
+  'firmware-unverified': (f) => ({
+    what: `Firmware ${f.firmware} is not one this description was written for.`,
+    help: 'Compare two steps with the set in hand before you trust the sheet.',
+  }),
+  'firmware-unknown': () => ({
+    what: 'The firmware of this set is not known.',
+    help: 'Look at what it shows when it is turned on.',
+  }),
+
+  'steps-not-known': () => ({
+    what: 'The steps for this set are not known.',
+    help: 'Set the values by its manual, then read them back.',
+  }),
+  'no-recipe': (f) => ({
+    what: `There are no known steps for “${f.field}” on this set.`,
+    help: 'Add them to the description.',
+  }),
+  'proof-differs': (f) => ({
+    what: `After the steps, number ${f.number} holds “${f.found}” as ${f.field}, and “${f.wanted}” was wanted.`,
+    help: 'Do not use this sheet. The description’s keys and its steps disagree.',
+  }),
+  'proof-setting-differs': (f) => ({
+    what: `The steps change the whole-set setting ${f.setting} from ${f.wanted} to ${f.found}.`,
+    help: 'Do not use this sheet. The description’s keys and its steps disagree.',
+  }),
+  'proof-screen-differs': (f) => ({
+    what: `After step ${f.step} the set shows “${f.found}”, and the manual promises “${f.wanted}”.`,
+    help: 'Do not use this sheet. The description’s keys and its steps disagree.',
+  }),
+  'proof-too-slow': (f) => ({
+    what: `A slow hand misses a time window, first near step ${f.step}.`,
+    help: 'Have the values ready before you begin a block, and go straight through it.',
+  }),
+  'may-radiate': (f) => ({
+    what: `Step ${f.step} may transmit.`,
+    help: 'Fit an antenna or a dummy load, and listen first.',
+  }),
+};
+
+/** The words for a finding; the only place for sentences about findings. */
+export function findingText(finding: Finding): FindingText {
+  const words = WORDS[finding.code] as (f: Finding) => FindingText;
+  return words(finding);
+}

@@ -1,0 +1,56 @@
+import type { Question, QuestionCode } from '@umbrex/core/findings';
+
+const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
+  'nothing-written': () => 'Write a channel, for example: Kelp Stairs 462.650 rpt 131.8',
+  'no-frequency': () => 'Which frequency or channel number?',
+  'line-too-long': () => 'This line is too long for one channel. Shorten it.',
+  'several-frequencies': () =>
+    'Two or more frequencies: which one do you hear, and which one do you send on?',
+  'tone-in-mhz': (about) => `“${about}” is written in megahertz. A tone is in hertz. Did you mean:`,
+  'tone-in-khz': (about) => `“${about}” is written in kilohertz. A tone is in hertz. Did you mean:`,
+  'tone-not-standard': (about) =>
+    `“${about}” is no tone in use. The nearest would be another tone, and would not open anything. Did you mean:`,
+  'tone-rare': (about) => `${about} Hz is rare: only a few sets have it.`,
+  'tone-or-frequency': (about) => `“${about}” may be a frequency or a tone. Which?`,
+  'tone-or-dcs': (about) => `Is “${about}” a DCS code, or a CTCSS tone cut short?`,
+  'tone-missing': () => 'Which tone?',
+  'tone-unreadable': (about) => `“${about}” cannot be read as a tone. Write it as 82.5 or D023N.`,
+  'several-tones': () => 'More tones than a channel has. Name each: in 131.8 out 141.3',
+  'tone-direction': () =>
+    'Two tones: which one does the repeater listen for (in), which one does it send (out)?',
+  'tone-both-ways': (about) => `${about} is taken both ways: you send it and wait for it.`,
+  'dcs-polarity': (about) => `${about} has no polarity; N (normal) is taken.`,
+  'dcs-not-in-use': (about) => `${about} is not in use, but may sound like one that is. Did you mean:`,
+  'code-number': (about) =>
+    `“${about}” is a code number, which each model counts its own way. On many sets it stands for:`,
+  'frequency-is-input': (about) =>
+    `${about} is a repeater’s input, where it listens. You hear its output. Did you mean:`,
+  'input-output-swapped': () => 'Input and output look swapped: you send on the higher one. Did you mean:',
+  'frequency-off-channel': (about) => `${about} is between two GMRS channels. Did you mean:`,
+  'frequency-unreadable': (about) => `“${about}” is no plain frequency. Did you mean:`,
+  'frequency-out-of-range': (about) => `${about} is outside what these devices receive (25 to 1300 MHz).`,
+  'channel-or-code': (about) => `What does “${about}” stand for?`,
+  'no-such-channel': (about) => `There is no channel “${about}”. GMRS and FRS have 1 to 22.`,
+  'no-repeater-here': (about) => `There are no repeaters on “${about}”: only GMRS 15 to 22 have pairs.`,
+  'pair-does-not-match': () =>
+    'The channel number, the frequency and the offset do not belong together. Take one of them out.',
+  'direct-or-repeater': () => 'Direct is taken. Is it a repeater?',
+  'repeater-by-direction': () => 'A repeater is taken, since you wrote in and out.',
+  'input-tone-unknown': () => 'Which tone opens it? Nobody knows until you write it; it stays unknown.',
+  'output-tone-unknown': () => 'No output tone is given, so the receive tone stays off: you hear everyone.',
+  'service-unknown': (about) =>
+    `${about} belongs to no service known here; you may need a licence to transmit.`,
+  'transmit-unknown': () =>
+    'Its input is not given, so it is only listened to. Write the input or the offset.',
+  'nobody-transmits': () => 'Nobody transmits here but the weather station; it is listened to.',
+  'word-contradicts': () => 'The line says both repeater and direct. Take one out.',
+  'digital-mode': (about) =>
+    `${about} is a digital mode; analogue sets hear only noise. It cannot be kept in a plan yet.`,
+  'name-made': (about) => `No name is given; “${about}” is taken.`,
+  'name-shortened': () => 'The name is cut to 40 letters; the whole stands in the note.',
+};
+
+/** The words for a question of the entry line. */
+export function questionText(question: Question): string {
+  return WORDS[question.code](question.about);
+}

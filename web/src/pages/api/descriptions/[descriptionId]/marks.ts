@@ -1,0 +1,23 @@
+import { MarkSchema } from '@umbrex/core/model';
+import { z } from 'zod';
+import { endpoint } from '@/server/endpoint';
+import { addMark } from '@/server/repositories/descriptions';
+
+const Body = z.strictObject({ version: z.number().int(), mark: MarkSchema });
+
+/** POST a person's word on a description: 201 with the marks, 400, 404, 409 changed meanwhile. */
+export const POST = endpoint(
+  Body,
+  ({ db, workspace, params, body }) =>
+    db.transaction(async (trx) => {
+      const { description, version } = await addMark(
+        trx,
+        workspace.id,
+        params.descriptionId ?? '',
+        body.version,
+        body.mark,
+      );
+      return { marks: description.marks, version };
+    }),
+  { status: 201 },
+);

@@ -1,0 +1,19 @@
+import { checkDescription } from '@umbrex/core/formats';
+import { z } from 'zod';
+import { endpoint } from '@/server/endpoint';
+import { BadInput } from '@/server/problem';
+import { addDescription } from '@/server/repositories/descriptions';
+
+/** POST a device description: 201, 400 with findings that name the path, 409 when its id is taken. */
+export const POST = endpoint(
+  z.unknown(),
+  async ({ db, workspace, body }) => {
+    const result = checkDescription(body);
+    if (!result.ok) throw new BadInput(result.findings);
+    return db.transaction(async (trx) => {
+      const { description, version } = await addDescription(trx, workspace.id, result.value);
+      return { id: description.id, version };
+    });
+  },
+  { status: 201 },
+);

@@ -1,0 +1,46 @@
+import { type Board, fitBoard } from '@umbrex/core/fit';
+import type { Description, Unit } from '@umbrex/core/model';
+import type { Knex } from 'knex';
+import { listDescriptions } from './repositories/descriptions';
+import { listPlans, loadPlan, type PlanState } from './repositories/plans';
+import { listUnits } from './repositories/units';
+import { currentWorkspace, type Workspace } from './repositories/workspaces';
+
+/** Everything a page of one plan shows. */
+export interface Desk {
+  readonly workspace: Workspace;
+  readonly plans: readonly { id: string; name: string }[];
+  readonly state: PlanState;
+  readonly units: readonly { unit: Unit; version: number }[];
+  readonly descriptions: readonly { description: Description; version: number }[];
+  readonly board: Board;
+}
+
+/** Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses. */
+export async function loadDesk(db: Knex, planId: string): Promise<Desk> {
+  const workspace = await currentWorkspace(db);
+  const [plans, state, units, descriptions] = await Promise.all([
+    listPlans(db, workspace.id),
+    loadPlan(db, workspace.id, planId),
+    listUnits(db, workspace.id),
+    listDescriptions(db, workspace.id),
+  ]);
+  const board = fitBoard(state.plan, units.map((u) => u.unit), descriptions.map((d) => d.description));
+  return { workspace, plans, state, units, descriptions, board };
+}
+
+/** A description without its keys: all that the fit needs, a tenth of the size. */
+export function fitPart({ behaviour: _b, recipes: _r, ...rest }: Description): Description {
+  return rest;
+}
+
+/** How many things wait in each stage of the work. */
+export function waiting({ state, board }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
+  const unknownTones = state.plan.channels.filter((c) => c.transmitTone === 'unknown' || c.receiveTone === 'unknown');
+  const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
+  return {
+    gather: Object.keys(board.unitFindings).length,
+    arrange: unknownTones.length,
+    fit: unknownCells.length,
+  };
+}

@@ -1,0 +1,137 @@
+import { PLAN_FORMAT, type Plan, type PlanHead, PlanSchema } from '@umbrex/core/model';
+import type { Knex } from 'knex';
+import { ChangedMeanwhile, NotHere } from '../problem';
+import { channelFromRow, channelRow } from './channels';
+import { recordEdit } from './edits';
+
+/** A plan as the desk holds it: the document, and the version of each part that an edit must name. */
+export interface PlanState {
+  readonly plan: Plan;
+  readonly version: number;
+  readonly channelVersions: Readonly<Record<string, number>>;
+}
+
+export async function listPlans(db: Knex, workspaceId: string): Promise<{ id: string; name: string }[]> {
+  return db('plan')
+    .select('id', 'name')
+    .where({ workspace_id: workspaceId, deleted_at: null })
+    .orderBy('created_at')
+    .orderBy('id');
+}
+
+/** A whole plan with its channels in order. */
+export async function loadPlan(db: Knex, workspaceId: string, planId: string): Promise<PlanState> {
+  const row = await db('plan').where({ id: planId, workspace_id: workspaceId, deleted_at: null }).first();
+  if (!row) throw new NotHere();
+  const rows = await db('channel')
+    .where({ plan_id: planId, deleted_at: null })
+    .orderBy('position')
+    .orderBy('id');
+  const plan = PlanSchema.parse({
+    format: PLAN_FORMAT,
+    id: row.id,
+    name: row.name,
+    country: row.country,
+    receivePolicy: row.receive_policy,
+    groups: row.groups,
+    channels: rows.map(channelFromRow),
+  });
+  return {
+    plan,
+    version: row.version,
+    channelVersions: Object.fromEntries(rows.map((channel) => [channel.id, channel.version])),
+  };
+}
+
+/** Puts a new plan in whole. A plan whose id is taken, here or elsewhere, gets a fresh id by the caller. */
+export async function insertPlan(trx: Knex.Transaction, workspaceId: string, plan: Plan): Promise<void> {
+  await trx('plan').insert({
+    id: plan.id,
+    workspace_id: workspaceId,
+    name: plan.name,
+    country: plan.country,
+    receive_policy: plan.receivePolicy,
+    groups: JSON.stringify(plan.groups),
+  });
+  const rows = plan.channels.map((channel, i) => ({
+    ...channelRow(channel),
+    workspace_id: workspaceId,
+    plan_id: plan.id,
+    position: i,
+  }));
+  if (rows.length > 0) await trx.batchInsert('channel', rows, 200);
+}
+
+/** Changes a plan's name, groups or policy. A group that still has channels cannot go. */
+export async function savePlanHead(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  planId: string,
+  version: number,
+  head: PlanHead,
+): Promise<string> {
+  const state = await lockPlan(trx, workspaceId, planId, version);
+  const kept = new Set(head.groups.map((group) => group.id));
+  if (state.plan.channels.some((channel) => !kept.has(channel.groupId))) throw new ChangedMeanwhile(state);
+  await trx('plan')
+    .where({ id: planId })
+    .update({
+      name: head.name,
+      country: head.country,
+      receive_policy: head.receivePolicy,
+      groups: JSON.stringify(head.groups),
+      version: version + 1,
+    });
+  const { name, country, receivePolicy, groups } = state.plan;
+  return recordEdit(trx, workspaceId, {
+    kind: 'plan',
+    aggregateId: planId,
+    before: { name, country, receivePolicy, groups },
+    after: head,
+  });
+}
+
+/** Where each channel of a plan stands: its group and its place, in order. */
+export type Order = readonly { readonly id: string; readonly groupId: string }[];
+
+/** Puts the channels in another order. It must name exactly the channels that are there. */
+export async function saveOrder(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  planId: string,
+  version: number,
+  order: Order,
+  undoes: string | null = null,
+): Promise<string> {
+  const state = await lockPlan(trx, workspaceId, planId, version);
+  const there = new Set(state.plan.channels.map((channel) => channel.id));
+  const groups = new Set(state.plan.groups.map((group) => group.id));
+  const named = new Set(order.map((entry) => entry.id));
+  const same =
+    named.size === there.size && order.length === there.size && [...named].every((id) => there.has(id));
+  if (!same || order.some((entry) => !groups.has(entry.groupId))) throw new ChangedMeanwhile(state);
+  for (const [position, { id, groupId }] of order.entries())
+    await trx('channel').where({ id }).update({ position, group_id: groupId });
+  await trx('plan')
+    .where({ id: planId })
+    .update({ version: version + 1 });
+  const before: Order = state.plan.channels.map(({ id, groupId }) => ({ id, groupId }));
+  return recordEdit(trx, workspaceId, { kind: 'order', aggregateId: planId, before, after: order }, undoes);
+}
+
+/** Holds a plan for a change that was made from a version. */
+async function lockPlan(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  planId: string,
+  version: number,
+): Promise<PlanState> {
+  const row = await trx('plan')
+    .where({ id: planId, workspace_id: workspaceId, deleted_at: null })
+    .forUpdate()
+    .first();
+  if (!row) throw new NotHere();
+  const state = await loadPlan(trx, workspaceId, planId);
+  if (row.version !== version) throw new ChangedMeanwhile(state);
+  return state;
+}
