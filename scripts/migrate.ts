@@ -5,6 +5,8 @@ import { createDb } from '../web/src/server/db';
 /** Brings the database of DATABASE_URL to the newest shape, and makes the first workspace when there is none. */
 const db = createDb(readConfig(process.env).DATABASE_URL, 2);
 try {
+  // The demo begins again: everything goes, then comes anew.
+  if (process.argv.includes('--fresh')) await db.raw('drop schema public cascade; create schema public');
   const [, applied] = await db.migrate.latest();
   await ensureWorkspace(db, process.argv.includes('--demo'));
   console.error(applied.length > 0 ? `migrated: ${applied.join(', ')}` : 'database is up to date');

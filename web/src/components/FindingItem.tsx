@@ -12,7 +12,9 @@ export function FindingItem({ finding }: { finding: Finding }) {
       <span>{what}</span>
       {more && <p className="muted text-[0.87rem]">{more}</p>}
       {help && <p className="text-[0.87rem]">What would help: {help}</p>}
-      {finding.source && <p className="muted text-[0.8rem]">Source: {finding.source}. Check your local rules.</p>}
+      {finding.source && (
+        <p className="muted text-[0.8rem]">Source: {finding.source}. Check your local rules.</p>
+      )}
     </li>
   );
 }

@@ -5,12 +5,32 @@ import { CTCSS_TENTHS_HZ } from '@umbrex/core/facts';
  * three pegs at the same angles. CTCSS is round, DCS is square, an inverted DCS code stands on its corner. The angles come from
  * three octal digits: the code itself, or the tone's place among the 50.
  */
-export function ToneGlyph({ tone, end, x, y, size }: { tone: string; end: 'key' | 'lock'; x: number; y: number; size: number }) {
+export function ToneGlyph({
+  tone,
+  end,
+  x,
+  y,
+  size,
+}: {
+  tone: string;
+  end: 'key' | 'lock';
+  x: number;
+  y: number;
+  size: number;
+}) {
   const place = `translate(${x} ${y}) scale(${size / 20})`;
-  if (tone === 'off') return <path transform={place} d="M-5 0h10" stroke="currentColor" strokeWidth="1.6" strokeDasharray="2 2" />;
+  if (tone === 'off')
+    return (
+      <path transform={place} d="M-5 0h10" stroke="currentColor" strokeWidth="1.6" strokeDasharray="2 2" />
+    );
   if (tone === 'unknown')
     return (
-      <text transform={place} textAnchor="middle" y="6" className="fill-warning font-mono text-[17px] font-bold">
+      <text
+        transform={place}
+        textAnchor="middle"
+        y="6"
+        className="fill-warning font-mono text-[17px] font-bold"
+      >
         ?
       </text>
     );
@@ -22,15 +42,39 @@ export function ToneGlyph({ tone, end, x, y, size }: { tone: string; end: 'key' 
   return (
     <g transform={place + turn} className={round ? 'text-primary' : 'text-accent'}>
       {round ? (
-        <circle r={key ? 8 : 7} fill={key ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth={key ? 0 : 2} />
+        <circle
+          r={key ? 8.5 : 7.2}
+          fill={key ? 'currentColor' : 'none'}
+          stroke="currentColor"
+          strokeWidth={key ? 0 : 2}
+        />
       ) : (
-        <rect x={key ? -7.5 : -6.5} y={key ? -7.5 : -6.5} width={key ? 15 : 13} height={key ? 15 : 13} fill={key ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth={key ? 0 : 2} />
+        <rect
+          x={key ? -7.5 : -6.5}
+          y={key ? -7.5 : -6.5}
+          width={key ? 15 : 13}
+          height={key ? 15 : 13}
+          fill={key ? 'currentColor' : 'none'}
+          stroke="currentColor"
+          strokeWidth={key ? 0 : 2}
+        />
       )}
       {angles.map((angle) =>
         key ? (
-          <path key={angle} transform={`rotate(${angle})`} d="M0 -9.5 -2 -9.5 0 -2.5 2 -9.5Z" className="fill-base-100" />
+          <path
+            key={angle}
+            transform={`rotate(${angle})`}
+            d="M-1.700 -10.500H1.700V-5.200A1.700 1.700 0 0 1-1.700 -5.200Z"
+            className="fill-base-100"
+          />
         ) : (
-          <path key={angle} transform={`rotate(${angle})`} d="M0 -9.5v5" stroke="currentColor" strokeWidth="3" strokeLinecap="round" />
+          <path
+            key={angle}
+            transform={`rotate(${angle})`}
+            d="M0 -9.200v4.200"
+            stroke="currentColor"
+            strokeWidth="3"
+          />
         ),
       )}
     </g>
@@ -40,6 +84,8 @@ export function ToneGlyph({ tone, end, x, y, size }: { tone: string; end: 'key' 
 function digitsOf(tone: string): number[] {
   const digits = tone.startsWith('D')
     ? tone.slice(1, 4)
-    : Math.max(0, CTCSS_TENTHS_HZ.indexOf(Math.round(Number(tone) * 10)) * 9 + 5).toString(8).padStart(3, '0');
+    : Math.max(0, CTCSS_TENTHS_HZ.indexOf(Math.round(Number(tone) * 10)) * 9 + 5)
+        .toString(8)
+        .padStart(3, '0');
   return [...digits.slice(-3)].map(Number);
 }

@@ -25,7 +25,11 @@ export async function loadDesk(db: Knex, planId: string): Promise<Desk> {
     listUnits(db, workspace.id),
     listDescriptions(db, workspace.id),
   ]);
-  const board = fitBoard(state.plan, units.map((u) => u.unit), descriptions.map((d) => d.description));
+  const board = fitBoard(
+    state.plan,
+    units.map((u) => u.unit),
+    descriptions.map((d) => d.description),
+  );
   return { workspace, plans, state, units, descriptions, board };
 }
 
@@ -36,7 +40,9 @@ export function fitPart({ behaviour: _b, recipes: _r, ...rest }: Description): D
 
 /** How many things wait in each stage of the work. */
 export function waiting({ state, board }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
-  const unknownTones = state.plan.channels.filter((c) => c.transmitTone === 'unknown' || c.receiveTone === 'unknown');
+  const unknownTones = state.plan.channels.filter(
+    (c) => c.transmitTone === 'unknown' || c.receiveTone === 'unknown',
+  );
   const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
   return {
     gather: Object.keys(board.unitFindings).length,

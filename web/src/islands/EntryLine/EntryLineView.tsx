@@ -26,9 +26,12 @@ export function EntryLineView(props: Props) {
       }}
     >
       <label className="flex items-center gap-3 rounded border border-base-content bg-base-100 px-3 py-2 focus-within:outline-3 focus-within:outline-primary">
-        <kbd className="muted max-sm:hidden rounded border border-base-300 px-1.5 font-mono text-sm" aria-hidden="true">
+        <span
+          className="muted max-sm:hidden rounded border border-base-300 px-1.5 font-mono text-sm"
+          aria-hidden="true"
+        >
           /
-        </kbd>
+        </span>
         <span className="sr-only">Entry line: write a channel as a listing says it</span>
         <input
           ref={input}
@@ -73,14 +76,19 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
           <div className="min-w-36">
             <p className="font-semibold">{channel.name}</p>
             <p className="muted text-sm">
-              {channel.service === 'other' ? 'no service known here' : channel.service.toUpperCase()}, {mhzText(channel.receiveHz)} MHz
+              {channel.service === 'other' ? 'no service known here' : channel.service.toUpperCase()},{' '}
+              {mhzText(channel.receiveHz)} MHz
               {channel.bandwidth === 'unknown' ? '' : `, ${channel.bandwidth}`}
             </p>
           </div>
           <PathStrip channel={channel} waitsFor={channel.receiveTone} />
           <label className="flex items-center gap-2 text-sm">
             <span className="muted">into</span>
-            <select className="select select-sm" value={groupId} onChange={(event) => setGroupId(event.target.value)}>
+            <select
+              className="select select-sm"
+              value={groupId}
+              onChange={(event) => setGroupId(event.target.value)}
+            >
               {groups.map((group) => (
                 <option key={group.id} value={group.id}>
                   {group.name}
@@ -118,7 +126,12 @@ function Asked({ question, take }: { question: Question; take: (line: string) =>
           {question.offers.map((offer, i) => {
             const line = question.lines?.[i];
             return line === undefined ? null : (
-              <button key={offer} type="button" className="btn btn-outline btn-xs font-mono" onClick={() => take(line)}>
+              <button
+                key={offer}
+                type="button"
+                className="btn btn-outline btn-xs font-mono"
+                onClick={() => take(line)}
+              >
                 {offer}
               </button>
             );

@@ -62,5 +62,18 @@ export function useEntryLine(planId: string, groups: readonly EntryGroup[]) {
     document.dispatchEvent(new CustomEvent('umbrex:added', { detail: added.id }));
   };
 
-  return { line, write, take, clear, add, open, setOpen, busy, reading, groupId, setGroupId: setChosen, input };
+  return {
+    line,
+    write,
+    take,
+    clear,
+    add,
+    open,
+    setOpen,
+    busy,
+    reading,
+    groupId,
+    setGroupId: setChosen,
+    input,
+  };
 }

@@ -28,24 +28,44 @@ const TONES: readonly (readonly [string, 'key' | 'lock', string])[] = [
 ];
 
 /** The two buttons of the rail, and the page that explains shapes, tones and keys. */
-export function KeysView({ open, setOpen, letters, chooseLetters, switchTheme, dialog }: ReturnType<typeof useKeys>) {
+export function KeysView({
+  open,
+  setOpen,
+  letters,
+  chooseLetters,
+  switchTheme,
+  dialog,
+}: ReturnType<typeof useKeys>) {
   return (
     <>
-      <button type="button" className="flex items-center justify-between gap-2 rounded px-2 py-1.5 text-left hover:bg-base-300/50" onClick={switchTheme}>
+      <button
+        type="button"
+        className="flex items-center justify-between gap-2 rounded px-2 py-1.5 text-left hover:bg-base-300/50"
+        onClick={switchTheme}
+      >
         <span className="flex items-center gap-2">
           <MoonStar size={17} aria-hidden="true" />
           <span className="max-md:sr-only">Day or night</span>
         </span>
         <kbd className="muted rounded border border-base-300 px-1.5 font-mono text-xs max-md:hidden">n</kbd>
       </button>
-      <button type="button" className="flex items-center justify-between gap-2 rounded px-2 py-1.5 text-left hover:bg-base-300/50" onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="flex items-center justify-between gap-2 rounded px-2 py-1.5 text-left hover:bg-base-300/50"
+        onClick={() => setOpen(true)}
+      >
         <span className="flex items-center gap-2">
           <CircleHelp size={17} aria-hidden="true" />
           <span className="max-md:sr-only">Signs and keys</span>
         </span>
         <kbd className="muted rounded border border-base-300 px-1.5 font-mono text-xs max-md:hidden">?</kbd>
       </button>
-      <dialog ref={dialog} className="m-auto max-h-[90vh] w-full max-w-3xl overflow-auto rounded bg-base-100 p-6 text-base-content" aria-labelledby="keys-title" onClose={() => setOpen(false)}>
+      <dialog
+        ref={dialog}
+        className="m-auto max-h-[90vh] w-full max-w-3xl overflow-auto rounded bg-base-100 p-6 text-base-content"
+        aria-labelledby="keys-title"
+        onClose={() => setOpen(false)}
+      >
         {open && (
           <>
             <h2 id="keys-title" className="text-lg font-bold">
@@ -71,15 +91,26 @@ export function KeysView({ open, setOpen, letters, chooseLetters, switchTheme, d
                 <h3 className="mb-2 font-semibold">Tones on a path</h3>
                 <ul className="space-y-2">
                   {TONES.map(([tone, end, words]) => (
-                    <li key={tone + end} className="flex items-center gap-3 [--strip-ground:var(--color-base-100)]">
-                      <svg viewBox="-12 -12 24 24" width="24" height="24" aria-hidden="true" className="shrink-0">
+                    <li
+                      key={tone + end}
+                      className="flex items-center gap-3 [--strip-ground:var(--color-base-100)]"
+                    >
+                      <svg
+                        viewBox="-12 -12 24 24"
+                        width="24"
+                        height="24"
+                        aria-hidden="true"
+                        className="shrink-0"
+                      >
                         <ToneGlyph tone={tone} end={end} x={0} y={0} size={20} />
                       </svg>
                       {words}
                     </li>
                   ))}
                 </ul>
-                <p className="muted mt-2 text-sm">A tone does not make a conversation private. Listen first.</p>
+                <p className="muted mt-2 text-sm">
+                  A tone does not make a conversation private. Listen first.
+                </p>
               </section>
               <section className="sm:col-span-2">
                 <h3 className="mb-2 font-semibold">Keys</h3>
@@ -92,7 +123,12 @@ export function KeysView({ open, setOpen, letters, chooseLetters, switchTheme, d
                   ))}
                 </dl>
                 <label className="mt-3 flex items-center gap-2">
-                  <input type="checkbox" className="checkbox checkbox-sm" checked={letters} onChange={(event) => chooseLetters(event.target.checked)} />
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-sm"
+                    checked={letters}
+                    onChange={(event) => chooseLetters(event.target.checked)}
+                  />
                   Single keys work (/, ?, n, g). Esc, Alt and arrows always do.
                 </label>
               </section>

@@ -33,7 +33,12 @@ export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close,
             {kind}, {mhzText(channel.receiveHz)} MHz
           </p>
         </div>
-        <button type="button" className="btn btn-ghost btn-sm btn-square" onClick={close} aria-label="Close the details">
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square"
+          onClick={close}
+          aria-label="Close the details"
+        >
           <X size={18} aria-hidden="true" />
         </button>
       </div>
@@ -52,15 +57,21 @@ export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close,
                     <Shape verdict={cell.verdict} label />
                   </span>
                   <span className="min-w-0">
-                    <a className="link link-hover font-semibold" href={`/plans/${planId}/fit?channel=${channel.id}&kind=${descriptionId}`}>
+                    <a
+                      className="link link-hover font-semibold"
+                      href={`/plans/${planId}/fit?channel=${channel.id}&kind=${descriptionId}`}
+                    >
                       {title}
                     </a>{' '}
                     <span className="muted">
                       × {units}
                       {cell.slot && (
-                        <span className="font-mono">
+                        <span>
                           {' '}
-                          {cell.slot.label === String(cell.slot.number) ? cell.slot.number : `${cell.slot.label}, no ${cell.slot.number}`}
+                          at{' '}
+                          {cell.slot.label === String(cell.slot.number)
+                            ? cell.slot.number
+                            : `${cell.slot.label}, no ${cell.slot.number}`}
                         </span>
                       )}
                     </span>
@@ -85,7 +96,11 @@ export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close,
         <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, 1)}>
           <ArrowDown size={16} aria-hidden="true" /> Down
         </button>
-        <button type="button" className="btn btn-outline btn-error btn-sm" onClick={() => void remove(channel)}>
+        <button
+          type="button"
+          className="btn btn-outline btn-error btn-sm"
+          onClick={() => void remove(channel)}
+        >
           <Trash2 size={16} aria-hidden="true" /> Delete channel
         </button>
       </div>

@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import type { Channel, Group } from '@umbrex/core/model';
 import { type ReactNode, useEffect } from 'react';
 import { useForm } from 'react-hook-form';
-import { type ChannelForm as Form, channelFormSchema, formOf } from './channelForm';
+import { channelFormSchema, type ChannelForm as Form, formOf } from './channelForm';
 
 interface Props {
   channel: Channel;
@@ -25,9 +25,14 @@ export function ChannelForm({ channel, groups, save }: Props) {
       <Field id="name" title="Name" fault={faults.name?.message}>
         <input id="name" className="input input-sm w-full" {...register('name')} />
       </Field>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-2 items-end gap-3">
         <Field id="receive" title="Receive, MHz" fault={faults.receive?.message ?? faults.receiveHz?.message}>
-          <input id="receive" className="input input-sm w-full font-mono" inputMode="decimal" {...register('receive')} />
+          <input
+            id="receive"
+            className="input input-sm w-full font-mono"
+            inputMode="decimal"
+            {...register('receive')}
+          />
         </Field>
         <Field id="way" title="Transmit" fault={undefined}>
           <select id="way" className="select select-sm w-full" {...register('way')}>
@@ -39,14 +44,31 @@ export function ChannelForm({ channel, groups, save }: Props) {
         </Field>
       </div>
       {way === 'other' && (
-        <Field id="transmit" title="Transmit, MHz" fault={faults.transmit?.message ?? faults.transmitHz?.message}>
-          <input id="transmit" className="input input-sm w-full font-mono" inputMode="decimal" {...register('transmit')} />
+        <Field
+          id="transmit"
+          title="Transmit, MHz"
+          fault={faults.transmit?.message ?? faults.transmitHz?.message}
+        >
+          <input
+            id="transmit"
+            className="input input-sm w-full font-mono"
+            inputMode="decimal"
+            {...register('transmit')}
+          />
         </Field>
       )}
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-2 items-end gap-3">
         {way !== 'listen' && (
-          <Field id="transmitTone" title="Transmit tone (a repeater’s input)" fault={faults.transmitTone?.message}>
-            <input id="transmitTone" className="input input-sm w-full font-mono" {...register('transmitTone')} />
+          <Field
+            id="transmitTone"
+            title="Transmit tone (a repeater’s input)"
+            fault={faults.transmitTone?.message}
+          >
+            <input
+              id="transmitTone"
+              className="input input-sm w-full font-mono"
+              {...register('transmitTone')}
+            />
           </Field>
         )}
         <Field id="receiveTone" title="Tone that is sent to you" fault={faults.receiveTone?.message}>
@@ -54,8 +76,8 @@ export function ChannelForm({ channel, groups, save }: Props) {
         </Field>
       </div>
       <p className="muted text-[0.87rem]">
-        CTCSS in Hz (82.5) or DCS with polarity (D023N). Other names: PL, TPL, CTC for CTCSS; DPL, DTC, DCG for DCS. Write off for none, ? for
-        not known.
+        CTCSS in Hz (82.5) or DCS with polarity (D023N). Other names: PL, TPL, CTC for CTCSS; DPL, DTC, DCG
+        for DCS. Write off for none, ? for not known.
       </p>
       <Field id="receivePolicy" title="Do sets wait for that tone?" fault={undefined}>
         <select id="receivePolicy" className="select select-sm w-full" {...register('receivePolicy')}>
@@ -107,7 +129,17 @@ export function ChannelForm({ channel, groups, save }: Props) {
 }
 
 /** A labelled field with its fault below it. */
-export function Field({ id, title, fault, children }: { id: string; title: string; fault: string | undefined; children: ReactNode }) {
+export function Field({
+  id,
+  title,
+  fault,
+  children,
+}: {
+  id: string;
+  title: string;
+  fault: string | undefined;
+  children: ReactNode;
+}) {
   return (
     <div>
       <label htmlFor={id} className="muted block text-[0.87rem]">

@@ -18,8 +18,17 @@ interface Props {
 }
 
 /** One channel of the plan: its name, its path, and what the fleet makes of it. */
-export const ChannelRow = memo(function ChannelRow({ channel, fit, selected, planPolicy, select, nudge }: Props) {
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: channel.id });
+export const ChannelRow = memo(function ChannelRow({
+  channel,
+  fit,
+  selected,
+  planPolicy,
+  select,
+  nudge,
+}: Props) {
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: channel.id,
+  });
   const counts = VERDICTS.filter((verdict) => (fit?.counts[verdict] ?? 0) > 0);
   return (
     <li
@@ -58,7 +67,11 @@ export const ChannelRow = memo(function ChannelRow({ channel, fit, selected, pla
         </span>
         <span className="flex flex-wrap gap-x-2.5 text-[0.83rem]">
           {counts.map((verdict) => (
-            <span key={verdict} className="inline-flex items-center gap-1 font-mono" title={`${fit?.counts[verdict]} ${VERDICT_TEXT[verdict].word}`}>
+            <span
+              key={verdict}
+              className="inline-flex items-center gap-1 font-mono"
+              title={`${fit?.counts[verdict]} ${VERDICT_TEXT[verdict].word}`}
+            >
               <Shape verdict={verdict} size={14} label />
               {fit?.counts[verdict]}
             </span>
@@ -73,5 +86,7 @@ function subline(channel: Channel): string {
   const access = { open: 'open', permission: 'by permission', unknown: '' }[channel.access];
   const tier = { must: 'must have', should: '', nice: '' }[channel.tier];
   const parts = [kindOf(channel) === 'listen' ? '' : access, tier, channel.note].filter(Boolean);
-  return parts.join(' · ') || { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)];
+  return (
+    parts.join(' · ') || { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)]
+  );
 }

@@ -2,6 +2,12 @@ import type { DeskState } from '../desk/deskStore';
 import { PlanDeskView } from './PlanDeskView';
 import { usePlanDesk } from './usePlanDesk';
 
-export function PlanDesk({ initial }: { initial: Omit<DeskState, 'computing'> }) {
-  return <PlanDeskView {...usePlanDesk(initial)} />;
+export function PlanDesk({
+  initial,
+  first,
+}: {
+  initial: Omit<DeskState, 'computing'>;
+  first: string | null;
+}) {
+  return <PlanDeskView {...usePlanDesk(initial, first)} />;
 }

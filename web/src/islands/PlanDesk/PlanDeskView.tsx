@@ -1,10 +1,16 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useId } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { ConflictDialog } from '../desk/ConflictDialog';
 import { savePlanHead } from '../desk/deskStore';
-import { NoticeBar } from '../desk/NoticeBar';
 import { ChannelDrawer } from './ChannelDrawer';
 import { ChannelRow } from './ChannelRow';
 import { PlanForm } from './PlanForm';
@@ -19,7 +25,10 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const shown = plan.channels.filter(matches);
-  const ordered = plan.groups.map((group) => ({ group, channels: shown.filter((channel) => channel.groupId === group.id) }));
+  const ordered = plan.groups.map((group) => ({
+    group,
+    channels: shown.filter((channel) => channel.groupId === group.id),
+  }));
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="px-5 py-4 max-md:px-3">
@@ -27,18 +36,29 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
           <h1 className="text-xl font-bold">{plan.name}</h1>
           <label className="flex items-center gap-2 text-sm">
             <span className="muted">Find</span>
-            <input className="input input-sm w-40" type="search" value={filter} onChange={(event) => setFilter(event.target.value)} placeholder="name or MHz" />
+            <input
+              className="input input-sm w-40"
+              type="search"
+              value={filter}
+              onChange={(event) => setFilter(event.target.value)}
+              placeholder="name or MHz"
+            />
           </label>
         </div>
         {plan.channels.length === 0 && <EmptyPlan />}
-        {plan.channels.length > 0 && shown.length === 0 && <p className="py-8">No channel has “{filter}” in its name or frequency.</p>}
+        {plan.channels.length > 0 && shown.length === 0 && (
+          <p className="py-8">No channel has “{filter}” in its name or frequency.</p>
+        )}
         <DndContext
           id={dndId}
           sensors={sensors}
           collisionDetection={closestCenter}
           onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}
         >
-          <SortableContext items={ordered.flatMap(({ channels }) => channels.map((channel) => channel.id))} strategy={verticalListSortingStrategy}>
+          <SortableContext
+            items={ordered.flatMap(({ channels }) => channels.map((channel) => channel.id))}
+            strategy={verticalListSortingStrategy}
+          >
             {ordered
               .filter(({ channels }) => channels.length > 0)
               .map(({ group, channels }) => (
@@ -90,7 +110,6 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
         )}
       </aside>
       <ConflictDialog />
-      <NoticeBar />
     </div>
   );
 }
@@ -100,8 +119,9 @@ function EmptyPlan() {
     <div className="my-6 rounded border border-dashed border-base-content/50 p-6">
       <p className="font-semibold">No channel yet.</p>
       <p className="mt-1">
-        Write one in the line above as a listing says it, for example <code className="font-mono">Kelp Stairs 462.650 rpt in 131.8</code>, or
-        bring in a plan file on the right.
+        Write one in the line above as a listing says it, for example{' '}
+        <code className="font-mono">Kelp Stairs 462.650 rpt in 131.8</code>, or bring in a plan file on the
+        right.
       </p>
     </div>
   );

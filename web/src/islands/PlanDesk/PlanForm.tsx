@@ -7,7 +7,12 @@ interface Props {
   save: (head: PlanHead) => Promise<boolean>;
 }
 
-const headOf = ({ name, country, receivePolicy, groups }: Plan): PlanHead => ({ name, country, receivePolicy, groups });
+const headOf = ({ name, country, receivePolicy, groups }: Plan): PlanHead => ({
+  name,
+  country,
+  receivePolicy,
+  groups,
+});
 
 /** The plan itself: its name, its receive-tone policy, its groups. A group goes only when it is empty. */
 export function PlanForm({ plan, save }: Props) {
@@ -29,7 +34,12 @@ export function PlanForm({ plan, save }: Props) {
     >
       <label className="block">
         <span className="muted text-[0.87rem]">Name of the plan</span>
-        <input className="input input-sm w-full" maxLength={60} value={head.name} onChange={(event) => change({ name: event.target.value })} />
+        <input
+          className="input input-sm w-full"
+          maxLength={60}
+          value={head.name}
+          onChange={(event) => change({ name: event.target.value })}
+        />
       </label>
       <label className="block">
         <span className="muted text-[0.87rem]">Receive tones</span>
@@ -43,7 +53,8 @@ export function PlanForm({ plan, save }: Props) {
         </select>
       </label>
       <p className="muted text-[0.87rem]">
-        Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel: listen first.
+        Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
+        listen first.
       </p>
       <fieldset className="space-y-2">
         <legend className="muted text-[0.87rem]">Groups, in order</legend>
@@ -71,7 +82,14 @@ export function PlanForm({ plan, save }: Props) {
         <button
           type="button"
           className="btn btn-outline btn-xs"
-          onClick={() => change({ groups: [...head.groups, { id: crypto.randomUUID(), name: `Group ${head.groups.length + 1}`, note: '' }] })}
+          onClick={() =>
+            change({
+              groups: [
+                ...head.groups,
+                { id: crypto.randomUUID(), name: `Group ${head.groups.length + 1}`, note: '' },
+              ],
+            })
+          }
         >
           <Plus size={14} aria-hidden="true" /> Add a group
         </button>

@@ -51,14 +51,18 @@ export function channelFormSchema(before: Channel) {
         return undefined;
       };
       const mhz = (path: 'receive' | 'transmit') =>
-        hzFromMHzText(form[path].trim().replace(',', '.')) ?? fault(path, 'Write it in MHz, for example 462.6500.');
+        hzFromMHzText(form[path].trim().replace(',', '.')) ??
+        fault(path, 'Write it in MHz, for example 462.6500.');
       const tone = (path: 'transmitTone' | 'receiveTone') => {
         const text = form[path].trim();
         if (text === 'unknown' || text === '?') return 'unknown';
         const reading = readTone(text === '' ? 'off' : text);
         const asked = reading.questions.find((question) => question.blocking);
         if (reading.tone !== undefined) return reading.tone;
-        return fault(path, asked ? `${questionText(asked)} ${asked.offers.join(' or ')}` : 'Write it as 82.5 or D023N.');
+        return fault(
+          path,
+          asked ? `${questionText(asked)} ${asked.offers.join(' or ')}` : 'Write it as 82.5 or D023N.',
+        );
       };
       const receiveHz = mhz('receive');
       const transmitHz = {

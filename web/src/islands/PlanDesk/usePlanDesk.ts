@@ -12,7 +12,7 @@ export interface ChannelFit {
 }
 
 /** The state of the plan's desk: what is selected, what the fleet makes of it, moving and deleting. */
-export function usePlanDesk(initial: Omit<DeskState, 'computing'>) {
+export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string | null) {
   const seeded = useRef(false);
   if (!seeded.current) {
     startDesk(initial);
@@ -20,7 +20,7 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>) {
   }
   const desk = useStore($desk) ?? { ...initial, computing: false };
   const { plan, board } = desk;
-  const [selectedId, setSelectedId] = useState<string | null>(null);
+  const [selectedId, setSelectedId] = useState<string | null>(first);
   const [importFindings, setImportFindings] = useState<Refusal['findings']>([]);
   const [filter, setFilter] = useState('');
 
@@ -28,7 +28,9 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>) {
     const show = (event: Event) => {
       const id = (event as CustomEvent<string>).detail;
       setSelectedId(id);
-      requestAnimationFrame(() => document.getElementById(`channel-${id}`)?.scrollIntoView({ block: 'nearest' }));
+      requestAnimationFrame(() =>
+        document.getElementById(`channel-${id}`)?.scrollIntoView({ block: 'nearest' }),
+      );
     };
     document.addEventListener('umbrex:added', show);
     return () => document.removeEventListener('umbrex:added', show);
@@ -66,7 +68,9 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>) {
 
   /** One place up or down among the channels as they are shown, into the next group at a group's end. */
   const nudge = (id: string, by: -1 | 1) => {
-    const shown = plan.groups.flatMap((group) => plan.channels.filter((channel) => channel.groupId === group.id));
+    const shown = plan.groups.flatMap((group) =>
+      plan.channels.filter((channel) => channel.groupId === group.id),
+    );
     const at = shown.findIndex((channel) => channel.id === id);
     const other = shown[at + by];
     const moved = shown[at];
@@ -101,7 +105,9 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>) {
 
   const needle = filter.trim().toLowerCase();
   const matches = (channel: Channel) =>
-    needle === '' || channel.name.toLowerCase().includes(needle) || (channel.receiveHz / 1e6).toFixed(5).includes(needle);
+    needle === '' ||
+    channel.name.toLowerCase().includes(needle) ||
+    (channel.receiveHz / 1e6).toFixed(5).includes(needle);
   const selected = plan.channels.find((channel) => channel.id === selectedId) ?? null;
   return {
     desk,

@@ -39,13 +39,20 @@ export function ConflictDialog() {
     await saveChannel(mine, version);
   };
   return (
-    <dialog ref={dialog} className="m-auto w-full max-w-2xl rounded bg-base-100 p-6 text-base-content" aria-labelledby="conflict-title" onClose={() => $conflict.set(null)}>
+    <dialog
+      ref={dialog}
+      className="m-auto w-full max-w-2xl rounded bg-base-100 p-6 text-base-content"
+      aria-labelledby="conflict-title"
+      onClose={() => $conflict.set(null)}
+    >
       <h2 id="conflict-title" className="text-lg font-bold">
         {theirs ? 'Changed meanwhile' : 'Deleted meanwhile'}
       </h2>
       {theirs ? (
         <>
-          <p className="mt-1">Somebody saved “{theirs.name}” after you opened it. Nothing of yours is saved yet.</p>
+          <p className="mt-1">
+            Somebody saved “{theirs.name}” after you opened it. Nothing of yours is saved yet.
+          </p>
           <table className="mt-3 w-full text-left">
             <thead>
               <tr className="muted">
@@ -86,8 +93,10 @@ export function ConflictDialog() {
 
 function shown(key: keyof Channel, channel: Channel): string {
   const value = channel[key];
-  if (key === 'receiveHz' || key === 'transmitHz') return typeof value === 'number' ? `${mhzText(value)} MHz` : 'listen only';
+  if (key === 'receiveHz' || key === 'transmitHz')
+    return typeof value === 'number' ? `${mhzText(value)} MHz` : 'listen only';
   if (key === 'transmitTone' || key === 'receiveTone') return toneWords(String(value));
-  if (key === 'groupId') return $desk.get()?.plan.groups.find((group) => group.id === value)?.name ?? 'another group';
+  if (key === 'groupId')
+    return $desk.get()?.plan.groups.find((group) => group.id === value)?.name ?? 'another group';
   return String(value) || 'empty';
 }

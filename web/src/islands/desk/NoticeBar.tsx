@@ -5,7 +5,10 @@ import { $notice, undo } from './deskStore';
 export function NoticeBar() {
   const notice = useStore($notice);
   return (
-    <div className="pointer-events-none fixed inset-x-0 bottom-4 z-40 flex justify-center px-4 max-md:bottom-16 print-hide" role="status">
+    <div
+      className="pointer-events-none fixed inset-x-0 bottom-4 z-40 flex justify-center px-4 max-md:bottom-16 print-hide"
+      role="status"
+    >
       {notice && (
         <div className="pointer-events-auto flex items-center gap-4 rounded border border-base-content bg-base-100 px-4 py-2 shadow-lg">
           <span>
@@ -13,11 +16,20 @@ export function NoticeBar() {
             {notice.text}
           </span>
           {notice.editId && (
-            <button type="button" className="btn btn-outline btn-xs" onClick={() => notice.editId && void undo(notice.editId)}>
+            <button
+              type="button"
+              className="btn btn-outline btn-xs"
+              onClick={() => notice.editId && void undo(notice.editId)}
+            >
               Undo
             </button>
           )}
-          <button type="button" className="btn btn-ghost btn-xs" onClick={() => $notice.set(null)} aria-label="Close this line">
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs"
+            onClick={() => $notice.set(null)}
+            aria-label="Close this line"
+          >
             Close
           </button>
         </div>

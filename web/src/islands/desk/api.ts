@@ -15,12 +15,19 @@ export class Refusal extends Error {
 export class NoAnswer extends Error {}
 
 /** Calls an endpoint with JSON. @throws Refusal or NoAnswer */
-export async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function call<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(body !== undefined && {
+        body: JSON.stringify(body),
+        headers: { 'content-type': 'application/json' },
+      }),
     });
   } catch (error) {
     throw new NoAnswer(String(error));
@@ -34,9 +41,12 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: s
 
 /** A sentence for an error that stopped an action. */
 export function failureText(error: unknown): string {
-  if (error instanceof NoAnswer) return 'The server does not answer. What you wrote is still here; try again.';
-  if (error instanceof Refusal && error.status === 503) return 'The database does not answer. What you wrote is still here; try again.';
-  if (error instanceof Refusal && error.status === 404) return 'It is no longer there. Load the page again to see the newest state.';
+  if (error instanceof NoAnswer)
+    return 'The server does not answer. What you wrote is still here; try again.';
+  if (error instanceof Refusal && error.status === 503)
+    return 'The database does not answer. What you wrote is still here; try again.';
+  if (error instanceof Refusal && error.status === 404)
+    return 'It is no longer there. Load the page again to see the newest state.';
   if (error instanceof Refusal) return `The server refused it (${error.status}).`;
   return 'Something went wrong. Load the page again.';
 }

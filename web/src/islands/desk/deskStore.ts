@@ -71,12 +71,21 @@ export async function reloadPlan(planId: string): Promise<void> {
 }
 
 /** Adds a channel; answers it, or `undefined` when it was refused (a notice says why). The id makes a retry harmless. */
-export async function addChannel(planId: string, groupId: string, draft: ChannelDraft, id: string): Promise<Channel | undefined> {
+export async function addChannel(
+  planId: string,
+  groupId: string,
+  draft: ChannelDraft,
+  id: string,
+): Promise<Channel | undefined> {
   const channel: Channel = { id, groupId, ...draft };
   try {
     const saved = await call<{ editId: string | null }>('POST', `/api/plans/${planId}/channels`, { channel });
     if ($desk.get()) await reloadPlan(planId);
-    $notice.set({ text: `${channel.name} is in the plan.`, kind: 'done', ...(saved.editId && { editId: saved.editId }) });
+    $notice.set({
+      text: `${channel.name} is in the plan.`,
+      kind: 'done',
+      ...(saved.editId && { editId: saved.editId }),
+    });
     return channel;
   } catch (error) {
     fail(failureText(error));
@@ -90,10 +99,14 @@ export async function saveChannel(channel: Channel, version?: number): Promise<b
   if (!desk) return false;
   const from = version ?? desk.channelVersions[channel.id] ?? 0;
   try {
-    const saved = await call<{ version: number; editId: string | null }>('PUT', `/api/channels/${channel.id}`, {
-      version: from,
-      channel,
-    });
+    const saved = await call<{ version: number; editId: string | null }>(
+      'PUT',
+      `/api/channels/${channel.id}`,
+      {
+        version: from,
+        channel,
+      },
+    );
     const now = $desk.get() ?? desk;
     adopt({
       plan: { ...now.plan, channels: now.plan.channels.map((c) => (c.id === channel.id ? channel : c)) },
@@ -130,7 +143,9 @@ export async function deleteChannel(channel: Channel): Promise<boolean> {
   } catch (error) {
     if (error instanceof Refusal && error.status === 409) {
       await reloadPlan(desk.plan.id).catch(() => undefined);
-      fail('Somebody changed this channel meanwhile. The newer one is shown; delete it again if you still want to.');
+      fail(
+        'Somebody changed this channel meanwhile. The newer one is shown; delete it again if you still want to.',
+      );
     } else fail(failureText(error));
     return false;
   }
@@ -143,7 +158,10 @@ export async function reorder(channels: readonly Channel[]): Promise<void> {
   adopt({ plan: { ...desk.plan, channels: [...channels] } });
   try {
     const order = channels.map(({ id, groupId }) => ({ id, groupId }));
-    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}/order`, { version: desk.version, order });
+    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}/order`, {
+      version: desk.version,
+      order,
+    });
     const now = $desk.get();
     if (now) $desk.set({ ...now, version: desk.version + 1 });
     $notice.set({ text: 'The order is saved.', kind: 'done', editId });
@@ -162,7 +180,10 @@ export async function savePlanHead(head: PlanHead): Promise<boolean> {
   const desk = $desk.get();
   if (!desk) return false;
   try {
-    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}`, { version: desk.version, head });
+    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}`, {
+      version: desk.version,
+      head,
+    });
     await reloadPlan(desk.plan.id);
     $notice.set({ text: 'The plan is saved.', kind: 'done', editId });
     return true;
@@ -182,6 +203,7 @@ export async function undo(editId: string): Promise<void> {
     const desk = $desk.get();
     if (desk) await reloadPlan(desk.plan.id);
     $notice.set({ text: 'Undone.', kind: 'done' });
+    document.dispatchEvent(new CustomEvent('umbrex:undone'));
   } catch (error) {
     fail(
       error instanceof Refusal && error.status === 409

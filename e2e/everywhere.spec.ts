@@ -1,0 +1,72 @@
+import { axeFindings, entry, expect, open, planPath, test } from './support';
+
+const VIEWS = ['', '/fit', '/sheets', '/devices'];
+
+for (const theme of ['chart', 'watch'])
+  test(`axe finds nothing on any view, ${theme} theme`, async ({ page, context, baseURL }) => {
+    await context.addCookies([{ name: 'umbrex-theme', value: theme, url: baseURL ?? '' }]);
+    const path = await planPath(page);
+    for (const view of VIEWS) {
+      await open(page, path + view);
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+      if (view === '') {
+        await page.getByRole('button', { name: /^Gannet Top/ }).click();
+        await entry(page).fill('Puffin 467.675 code 9');
+      }
+      if (view === '/fit') await page.locator('[id^="cell-"]').nth(2).click();
+      expect(await axeFindings(page), `${view} in ${theme}`).toEqual([]);
+    }
+    await open(page, `${path}/sheets`);
+    await page.getByRole('link', { name: /^Watch 1 / }).click();
+    await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+    expect(await axeFindings(page), `sheet in ${theme}`).toEqual([]);
+  });
+
+test('at 390 px nothing runs out of the page, and the stages are at hand', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const path = await planPath(page);
+  for (const view of VIEWS) {
+    await open(page, path + view);
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow, view).toBeLessThanOrEqual(0);
+    await expect(page.getByRole('link', { name: /^Load/ })).toBeInViewport();
+  }
+  await open(page, path);
+  await page.getByRole('button', { name: /^Kelp Stairs/ }).click();
+  await expect(page.getByRole('heading', { name: 'Kelp Stairs' })).toBeInViewport();
+});
+
+test('keys: views, theme, signs, and switching single letters off', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, path);
+  await page.keyboard.press('n');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'watch');
+  await page.keyboard.press('g');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('heading', { name: 'Fit board' })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'watch');
+  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Signs and keys' })).toBeVisible();
+  await page.getByLabel(/Single keys work/).uncheck();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'watch');
+});
+
+test('security headers stand on every answer, and no script may come from the page', async ({ page }) => {
+  const answer = await page.request.get(await planPath(page));
+  const headers = answer.headers();
+  expect(headers['x-content-type-options']).toBe('nosniff');
+  expect(headers['x-frame-options']).toBe('DENY');
+  expect(headers['content-security-policy']).toMatch(/script-src 'self'/);
+  expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe-inline/);
+});
+
+test('what is not there is said with a way back', async ({ page }) => {
+  const answer = await page.request.get('/plans/00000000-0000-4000-8000-000000000000');
+  expect(answer.status()).toBe(404);
+  expect(await answer.text()).toContain('There is no such page');
+});

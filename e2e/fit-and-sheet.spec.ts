@@ -1,0 +1,87 @@
+import { expect, open, planPath, test } from './support';
+
+test('the board opens a cell to its reasons, by keys alone', async ({ page }) => {
+  await open(page, `${await planPath(page)}/fit`);
+  await page.locator('[id^="cell-"]').first().focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  const reasons = page.getByRole('complementary', { name: /Reasons for Gannet Top on Pocket radio/ });
+  await expect(reasons.getByText('listen only', { exact: true })).toBeVisible();
+  await expect(reasons.getByText('it cannot send on the repeater’s input, 467.5750 MHz')).toBeVisible();
+  await expect(reasons.getByText('Pressing talk goes out on 462.5750 MHz')).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('complementary', { name: /Kelp Stairs on Pocket radio/ })).toBeVisible();
+});
+
+test('kinds open to units, and rows can be narrowed to a verdict', async ({ page }) => {
+  await open(page, `${await planPath(page)}/fit`);
+  await page.getByRole('button', { name: /^Pocket radio/ }).click();
+  await expect(page.getByRole('columnheader', { name: /Neighbour 1/ })).toBeVisible();
+  for (const word of ['full', 'adapted', 'listen only', 'unknown'])
+    await page.getByRole('button', { name: new RegExp(`^${word} `) }).click();
+  await expect(page.getByRole('rowheader', { name: /Weather 162.400/ })).toBeVisible();
+  await expect(page.getByRole('rowheader', { name: /Watch direct/ })).toHaveCount(0);
+});
+
+test('a device’s sheet is proven, complete, and takes a person’s word', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, `${path}/sheets`);
+  await expect(page.getByText('not proven')).toHaveCount(0);
+  await page.getByRole('link', { name: /^Neighbour 1 / }).click();
+  await expect(page.getByRole('heading', { name: 'Neighbour 1' })).toBeVisible();
+  await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
+  for (const part of [
+    'Hazards',
+    'Before you start',
+    'What will be overwritten',
+    'Do not press talk here',
+    'Steps',
+    'Read back',
+    'Not on this set',
+  ])
+    await expect(page.getByRole('heading', { name: part, exact: true })).toBeVisible();
+  // Boat crews, 82.5 Hz, is code 6 of this set: from 0 one held press of ten, then four down.
+  const step = page.getByRole('listitem').filter({ hasText: 'Turn to code 6.' });
+  await expect(step).toContainText('hold 1.2 s');
+  await expect(step).toContainText('×4');
+  await expect(step).toContainText('CODE >6<');
+  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await page.getByRole('button', { name: 'Add my word' }).click();
+  await expect(page.getByText('Write who saw it')).toBeVisible();
+  await page.getByLabel('Who').fill('Signe Aldane');
+  await page.getByRole('button', { name: 'Add my word' }).click();
+  await expect(page.getByText('confirmed on a real set', { exact: true })).toBeVisible();
+  await expect(page.getByText(/by Signe Aldane on/)).toBeVisible();
+});
+
+test('the sheet prints without the desk around it, on A4 and Letter', async ({ page }) => {
+  await open(page, `${await planPath(page)}/sheets`);
+  await page.getByRole('link', { name: /^Watch 1 / }).click();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation')).toBeHidden();
+  await expect(page.getByRole('textbox', { name: /Entry line/ })).toBeHidden();
+  await expect(page.getByText(/Watch 1 · Page hand-held · Ostrel plan, draft/)).toBeVisible();
+  for (const format of ['A4', 'Letter'] as const)
+    expect((await page.pdf({ format })).length).toBeGreaterThan(20_000);
+});
+
+test('a new device gets its fit and sheet; a removed one can be taken back', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, `${path}/devices`);
+  await page.getByRole('button', { name: 'Add device' }).click();
+  await expect(page.getByText('Give the device a nickname')).toBeVisible();
+  await page.getByLabel('Nickname').fill('Tailgate 1');
+  await page.getByRole('button', { name: 'Add device' }).click();
+  await expect(page.getByRole('link', { name: 'Tailgate 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete Tailgate 1' }).click();
+  await expect(page.getByRole('link', { name: 'Tailgate 1' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Tailgate 1' })).toBeVisible();
+  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await page.getByLabel(/Bring in a description file/).setInputFiles({
+    name: 'radio.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"umbrex/description@1","id":"x"}'),
+  });
+  await expect(page.getByText('Nothing was taken in.')).toBeVisible();
+});

@@ -1,0 +1,118 @@
+import { entry, expect, open, planPath, row, test } from './support';
+
+test('a listing becomes a channel, with questions first, and is there after a reload', async ({ page }) => {
+  await open(page, await planPath(page));
+  await page.keyboard.press('/');
+  await expect(entry(page)).toBeFocused();
+  await entry(page).fill('Puffin Rock 467.675 in 131.8');
+  await expect(page.getByText('is a repeater’s input')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Add to plan' })).toBeDisabled();
+  await page.keyboard.press('Enter');
+  await expect(row(page, 'Puffin Rock')).toHaveCount(0);
+  await page.getByRole('button', { name: '462.6750 rpt' }).click();
+  await expect(entry(page)).toHaveValue('Puffin Rock 462.6750 in 131.8 rpt');
+  await expect(page.getByText('No output tone is given')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(row(page, 'Puffin Rock')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Puffin Rock' })).toBeVisible();
+  // What the worker made of it is what the server makes of it.
+  const list = page.locator('main section ul').first();
+  await expect(row(page, 'Puffin Rock')).toContainText('full');
+  const byWorker = await list.innerText();
+  await open(page, page.url());
+  expect(await list.innerText()).toBe(byWorker);
+});
+
+test('deleted, brought back by undo; changed, and what is wrong is said at the field', async ({ page }) => {
+  await open(page, await planPath(page));
+  await page.getByRole('button', { name: /^Quarry/ }).click();
+  await page.getByLabel('Transmit tone').fill('82.5 MHz');
+  await page.getByLabel('Receive, MHz').fill('loud');
+  await page.getByRole('button', { name: 'Save channel' }).click();
+  await expect(page.getByText('A tone is in hertz')).toBeVisible();
+  await expect(page.getByText('Write it in MHz')).toBeVisible();
+  await page.getByLabel('Receive, MHz').fill('462.675');
+  await page.getByLabel('Transmit tone').fill('PL 203.5');
+  await page.getByLabel('Note').fill('by the old crane');
+  await page.getByRole('button', { name: 'Save channel' }).click();
+  await expect(row(page, 'Quarry')).toContainText('by the old crane');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row(page, 'Quarry')).not.toContainText('by the old crane');
+  await page.getByRole('button', { name: 'Delete channel' }).click();
+  await expect(row(page, 'Quarry')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row(page, 'Quarry')).toBeVisible();
+});
+
+test('moved by keys and by dragging, and the order stays', async ({ page }) => {
+  await open(page, await planPath(page));
+  const names = () => page.locator('li[id^="channel-"] .font-semibold').allInnerTexts();
+  const [first, second] = await names();
+  await page.getByRole('button', { name: new RegExp(`^${first}`) }).focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(page.getByText('The order is saved.')).toBeVisible();
+  expect((await names()).slice(0, 2)).toEqual([second, first]);
+  const handle = page.getByRole('button', { name: `Move ${second}` });
+  const target = page.getByRole('button', { name: `Move ${first}` });
+  const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error('no handles');
+  await page.mouse.move(from.x + 5, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 5, to.y + 12, { steps: 8 });
+  const saved = page.waitForResponse((response) => response.url().endsWith('/order'));
+  await page.mouse.up();
+  expect((await saved).status()).toBe(200);
+  await open(page, page.url());
+  expect((await names()).slice(0, 2)).toEqual([first, second]);
+});
+
+test('two windows: the second one is shown both versions, field by field', async ({ page, context }) => {
+  const path = await planPath(page);
+  const other = await context.newPage();
+  await open(page, path);
+  await open(other, path);
+  for (const [window, note] of [
+    [other, 'from the other window'],
+    [page, 'from this window'],
+  ] as const) {
+    await window.getByRole('button', { name: /^Club talk/ }).click();
+    await window.getByLabel('Note').fill(note);
+    await window.getByRole('button', { name: 'Save channel' }).click();
+    if (window === other) await expect(other.getByText('Club talk is saved.')).toBeVisible();
+  }
+  const dialog = page.getByRole('dialog', { name: 'Changed meanwhile' });
+  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('from the other window');
+  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('from this window');
+  await dialog.getByRole('button', { name: 'Save mine over it' }).click();
+  await expect(row(page, 'Club talk')).toContainText('from this window');
+  await other.close();
+});
+
+test('a plan goes out as a file and comes in again; a bad file is refused at its path', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, path);
+  const file = await (await page.request.get(`/api${path}/export`)).json();
+  const input = page.getByLabel(/Bring in a plan file/);
+  const give = (text: string) =>
+    input.setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await give(JSON.stringify({ ...file, channels: [{ ...file.channels[0], receiveHz: 'loud' }] }));
+  await expect(page.getByText('Nothing was taken in.')).toBeVisible();
+  await expect(page.getByText('/channels/0/receiveHz')).toBeVisible();
+  await give('not a plan');
+  await expect(page.getByText('This is no JSON document.')).toBeVisible();
+  await give(JSON.stringify({ ...file, name: 'Second plan' }));
+  await expect(page.getByRole('heading', { name: 'Second plan' })).toBeVisible();
+  await expect(page).not.toHaveURL(path);
+});
+
+test('when the server does not answer, nothing that was written is lost', async ({ page, context }) => {
+  await open(page, await planPath(page));
+  await entry(page).fill('Heron Bank 462.700 rpt in 127.3');
+  await context.setOffline(true);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The server does not answer')).toBeVisible();
+  await expect(entry(page)).toHaveValue('Heron Bank 462.700 rpt in 127.3');
+  await context.setOffline(false);
+  await page.keyboard.press('Enter');
+  await expect(row(page, 'Heron Bank')).toHaveCount(1);
+});

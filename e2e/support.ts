@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { test as base, expect, type Page } from '@playwright/test';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** A test whose page must not say anything on its console, and whose content policy nothing may break. */
+export const test = base.extend<{ quiet: undefined }>({
+  quiet: [
+    async ({ page }, use) => {
+      const said: string[] = [];
+      page.on('console', (message) => {
+        // A refused edit (409) or a bad file (400) is said by the browser itself, and is what those tests are about.
+        if (['error', 'warning'].includes(message.type()) && !/status of (400|409)/.test(message.text()))
+          said.push(message.text());
+      });
+      page.on('pageerror', (error) => said.push(String(error)));
+      await use(undefined);
+      expect(said).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+/** Opens a page and waits until its islands work. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+}
+
+/** The address of the demo's plan. */
+export async function planPath(page: Page): Promise<string> {
+  const plans = (await (await page.request.get('/api/plans')).json()) as { id: string; name: string }[];
+  const plan = plans.find((candidate) => candidate.name === 'Ostrel plan');
+  if (!plan) throw new Error('the demo plan is not there');
+  return `/plans/${plan.id}`;
+}
+
+/** What axe-core finds on the page as it is (WCAG 2.2 AA and good practice). */
+export async function axeFindings(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  const results = await page.evaluate(() =>
+    (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+    }),
+  );
+  return results.violations.flatMap((v) =>
+    v.nodes.map((node) => `${v.id}: ${node.html.slice(0, 140)} ${node.failureSummary?.slice(0, 200)}`),
+  );
+}
+
+export const entry = (page: Page) => page.getByRole('textbox', { name: /Entry line/ });
+export const row = (page: Page, name: string) => page.locator('li[id^="channel-"]', { hasText: name });

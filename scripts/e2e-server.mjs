@@ -1,0 +1,11 @@
+// For the end-to-end tests: the demo in the throw-away database of DATABASE_URL, served until a signal comes.
+import { fail, run, startServer, withBin } from './lib.mjs';
+
+if (run('tsx', ['scripts/migrate.ts', '--demo'], { env: withBin }) !== 0)
+  fail('The test database could not be made ready.');
+const { child, gone } = await startServer(process.env.DATABASE_URL, Number(process.env.E2E_PORT), {
+  UMBREX_DEMO: '1',
+  LOG_LEVEL: 'warn',
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
+await gone;

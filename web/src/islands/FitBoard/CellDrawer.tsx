@@ -1,0 +1,109 @@
+import { type Channel, wantedReceiveTone } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
+import { X } from 'lucide-react';
+import { FindingItem } from '../../components/FindingItem';
+import { PathStrip, stripWords } from '../../components/PathStrip';
+import { Shape } from '../../components/Shape';
+import { VERDICT_TEXT } from '../../messages/verdicts';
+import type { DeskState } from '../desk/deskStore';
+import type { Column } from './useFitBoard';
+
+const WEIGHT = { error: 0, warning: 1, note: 2 } as const;
+
+/** Why a channel ends as it does on a device: the shape, the slot under its three names, and each reason with its source. */
+export function CellDrawer({
+  channel,
+  column,
+  desk,
+  close,
+}: {
+  channel: Channel;
+  column: Column;
+  desk: DeskState;
+  close: () => void;
+}) {
+  const cell = column.cells.get(channel.id);
+  if (!cell) return null;
+  const findings = [...cell.findings].sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity]);
+  const units = desk.units.filter((unit) =>
+    column.unit ? unit.id === column.unit.id : unit.descriptionId === column.descriptionId,
+  );
+  const waitsFor = wantedReceiveTone(channel, desk.plan.receivePolicy);
+  return (
+    <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
+      <div className="flex items-start justify-between gap-2">
+        <div>
+          <h2 className="text-lg font-bold leading-tight">
+            {channel.name} × {column.title}
+          </h2>
+          <p className="muted">
+            {column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`}
+          </p>
+        </div>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square"
+          onClick={close}
+          aria-label="Close the reasons"
+        >
+          <X size={18} aria-hidden="true" />
+        </button>
+      </div>
+      <p className="flex items-center gap-2 text-lg font-semibold">
+        <Shape verdict={cell.verdict} size={20} /> {VERDICT_TEXT[cell.verdict].word}
+      </p>
+      <PathStrip channel={channel} waitsFor={waitsFor} large />
+      <p className="text-[0.93rem]">{stripWords(channel, waitsFor)}</p>
+      {cell.slot && (
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
+          <dt className="muted">Memory number</dt>
+          <dd className="font-mono">{cell.slot.number}</dd>
+          <dt className="muted">Label on the set</dt>
+          <dd className="font-mono">{cell.slot.label}</dd>
+          <dt className="muted">Position</dt>
+          <dd className="font-mono">
+            {cell.slot.position}
+            {cell.slot.bank && ` in bank ${cell.slot.bank}`}
+          </dd>
+          {cell.name && (
+            <>
+              <dt className="muted">Name there</dt>
+              <dd className="font-mono">{cell.name}</dd>
+            </>
+          )}
+        </dl>
+      )}
+      <section>
+        <h3 className="muted mb-1 font-semibold">Why</h3>
+        {findings.length > 0 ? (
+          <ul className="space-y-3">
+            {findings.map((finding, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: findings have no id and never move
+              <FindingItem key={i} finding={finding} />
+            ))}
+          </ul>
+        ) : (
+          <p>Frequency, tones, power and place are as the plan says.</p>
+        )}
+      </section>
+      <section>
+        <h3 className="muted mb-1 font-semibold">Sheets</h3>
+        <ul className="flex flex-wrap gap-2">
+          {units.map((unit) => (
+            <li key={unit.id}>
+              <a className="btn btn-outline btn-xs" href={`/plans/${desk.plan.id}/sheets/${unit.id}`}>
+                {unit.nickname}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <p className="muted text-[0.87rem]">
+        Receives {mhzText(channel.receiveHz)} MHz.{' '}
+        <a className="link" href={`/plans/${desk.plan.id}?channel=${channel.id}`}>
+          Change this channel
+        </a>
+      </p>
+    </div>
+  );
+}

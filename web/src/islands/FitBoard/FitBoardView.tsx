@@ -1,0 +1,174 @@
+import { FindingItem } from '../../components/FindingItem';
+import { Shape } from '../../components/Shape';
+import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
+import { BoardRow } from './BoardRow';
+import { CellDrawer } from './CellDrawer';
+import type { useFitBoard } from './useFitBoard';
+
+/** The fit board: channels down, devices across, a shape and a slot in each cell; reasons on the right. */
+export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
+  const { desk, plan, columns, rows, place, focusable, setPlace, onKeyDown, opened, toggleKind, dense } =
+    props;
+  const channel = place && plan.channels.find((c) => c.id === place.channelId);
+  const column = place && columns.find((c) => c.key === place.column);
+  return (
+    <div className={channel && column ? 'lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]' : ''}>
+      <div className="min-w-0 px-5 py-4 max-md:px-3">
+        <Head {...props} />
+        {columns.length === 0 ? (
+          <p className="my-6 rounded border border-dashed border-base-content/50 p-6">
+            No device is in the list yet.{' '}
+            <a className="link" href={`/plans/${plan.id}/devices`}>
+              Add one under Gather
+            </a>
+            , and this board shows what it can do with the plan.
+          </p>
+        ) : plan.channels.length === 0 ? (
+          <p className="my-6 rounded border border-dashed border-base-content/50 p-6">
+            The plan has no channel yet. Write one in the line above.
+          </p>
+        ) : (
+          // biome-ignore lint/a11y/noStaticElementInteractions: arrow keys move between the buttons of the table
+          <div
+            className="max-h-[calc(100vh-12rem)] overflow-auto border-y border-base-300"
+            onKeyDown={onKeyDown}
+          >
+            <table className="w-max min-w-[min(100%,34rem)] border-separate border-spacing-0 [&_td]:min-w-16">
+              <thead>
+                <tr>
+                  <th className="sticky left-0 top-0 z-20 bg-base-200" aria-label="Channel" />
+                  {columns.map((c) => (
+                    <th
+                      key={c.key}
+                      scope="col"
+                      className={`sticky top-0 z-10 h-18 border-b border-base-300 bg-base-200 px-1 align-bottom font-semibold ${place?.column === c.key ? 'underline decoration-primary decoration-4 underline-offset-4' : ''}`}
+                    >
+                      <button
+                        type="button"
+                        className="w-20 cursor-pointer text-[0.83rem] leading-tight hover:underline"
+                        aria-expanded={opened.has(c.descriptionId)}
+                        title={opened.has(c.descriptionId) ? 'Close to the kind' : 'Open to its units'}
+                        onClick={() => toggleKind(c.descriptionId)}
+                      >
+                        {c.title}
+                        <span className="muted block font-normal">{c.under}</span>
+                      </button>
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              {rows.map(({ group, channels }) => (
+                <tbody key={group.id}>
+                  {!dense && (
+                    <tr>
+                      <th
+                        scope="rowgroup"
+                        colSpan={columns.length + 1}
+                        className="sticky left-0 pt-3 text-left text-[0.87rem]"
+                      >
+                        <span className="muted">{group.name}</span>
+                      </th>
+                    </tr>
+                  )}
+                  {channels.map((c) => (
+                    <BoardRow
+                      key={c.id}
+                      channel={c}
+                      columns={columns}
+                      inHand={place?.channelId === c.id ? place.column : null}
+                      columnInHand={place?.column ?? null}
+                      tabStop={focusable?.channelId === c.id ? focusable.column : null}
+                      dense={dense}
+                      choose={setPlace}
+                    />
+                  ))}
+                </tbody>
+              ))}
+            </table>
+          </div>
+        )}
+        <UnitFindings {...props} />
+      </div>
+      {channel && column && (
+        <aside
+          aria-label={`Reasons for ${channel.name} on ${column.title}`}
+          className="border-base-300 bg-base-100 p-5 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:max-h-[70vh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:border-base-content max-lg:pb-20 max-lg:shadow-2xl lg:sticky lg:top-[4.3rem] lg:h-[calc(100vh-4.3rem)] lg:overflow-y-auto lg:border-l"
+          onKeyDown={(event) => event.key === 'Escape' && setPlace(null)}
+        >
+          <CellDrawer channel={channel} column={column} desk={desk} close={() => setPlace(null)} />
+        </aside>
+      )}
+    </div>
+  );
+}
+
+function Head({
+  desk,
+  plan,
+  columns,
+  counts,
+  only,
+  toggleVerdict,
+  dense,
+  setDense,
+}: ReturnType<typeof useFitBoard>) {
+  const all = only.size === VERDICTS.length;
+  return (
+    <div className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+      <div>
+        <h1 className="text-xl font-bold">Fit board</h1>
+        <p className="muted text-[0.93rem]">
+          {plan.channels.length} channels on {desk.units.length} devices in {columns.length} columns
+          {desk.computing && ', computing…'}
+        </p>
+      </div>
+      <fieldset className="flex flex-wrap items-center gap-1.5" aria-label="Show rows that have">
+        {VERDICTS.map((verdict) => (
+          <button
+            key={verdict}
+            type="button"
+            aria-pressed={!all && only.has(verdict)}
+            title={`${VERDICT_TEXT[verdict].meaning} Press to show or hide rows with it.`}
+            className={`btn btn-xs gap-1.5 ${only.has(verdict) ? 'btn-outline' : 'btn-ghost line-through'}`}
+            onClick={() => toggleVerdict(verdict)}
+          >
+            <Shape verdict={verdict} size={13} />
+            {VERDICT_TEXT[verdict].word}
+            <span className="font-mono">{counts[verdict]}</span>
+          </button>
+        ))}
+        <label className="ml-2 flex items-center gap-1.5 text-sm">
+          <input
+            type="checkbox"
+            className="toggle toggle-xs"
+            checked={dense}
+            onChange={(event) => setDense(event.target.checked)}
+          />
+          dense
+        </label>
+      </fieldset>
+    </div>
+  );
+}
+
+function UnitFindings({ desk }: ReturnType<typeof useFitBoard>) {
+  const spoken = desk.units.filter((unit) => (desk.board.unitFindings[unit.id] ?? []).length > 0);
+  if (spoken.length === 0) return null;
+  return (
+    <section className="mt-4">
+      <h2 className="font-semibold">About single devices</h2>
+      <ul className="mt-1 grid gap-2 text-[0.93rem] sm:grid-cols-2">
+        {spoken.map((unit) => (
+          <li key={unit.id}>
+            <strong>{unit.nickname}</strong>
+            <ul>
+              {(desk.board.unitFindings[unit.id] ?? []).map((finding) => (
+                <FindingItem key={finding.code} finding={finding} />
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,166 @@
+import { useStore } from '@nanostores/react';
+import type { Cell, Verdict } from '@umbrex/core/fit';
+import type { Channel, Unit } from '@umbrex/core/model';
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { VERDICTS } from '../../messages/verdicts';
+import { $desk, type DeskState, startDesk } from '../desk/deskStore';
+
+/** A column of the board: a kind of device, or one of its units when the kind is opened. */
+export interface Column {
+  readonly key: string;
+  readonly descriptionId: string;
+  readonly title: string;
+  readonly under: string;
+  readonly unit: Unit | null;
+  readonly cells: ReadonlyMap<string, Cell>;
+  /** How many units it stands for. */
+  readonly weight: number;
+}
+
+export interface Place {
+  readonly channelId: string;
+  readonly column: string;
+}
+
+/** The state of the board: its columns and rows, the place in hand, what is filtered, which kinds are opened. */
+export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partial<Place>) {
+  const seeded = useRef(false);
+  if (!seeded.current) {
+    startDesk(initial);
+    seeded.current = true;
+  }
+  const desk = useStore($desk) ?? { ...initial, computing: false };
+  const { plan, board, units } = desk;
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
+  const [only, setOnly] = useState<ReadonlySet<Verdict>>(new Set(VERDICTS));
+  const [dense, setDense] = useState(false);
+
+  const columns = useMemo(() => {
+    const byUnit = new Map(units.map((unit) => [unit.id, unit]));
+    return board.kinds.flatMap((kind): Column[] => {
+      const cells = new Map(kind.cells.map((cell) => [cell.channelId, cell]));
+      if (!opened.has(kind.descriptionId))
+        return [
+          {
+            key: kind.descriptionId,
+            descriptionId: kind.descriptionId,
+            title: kind.title,
+            under: `× ${kind.unitIds.length}`,
+            unit: null,
+            cells,
+            weight: kind.unitIds.length,
+          },
+        ];
+      return kind.unitIds.flatMap((id) => {
+        const unit = byUnit.get(id);
+        return unit
+          ? [
+              {
+                key: id,
+                descriptionId: kind.descriptionId,
+                title: unit.nickname,
+                under: kind.title,
+                unit,
+                cells,
+                weight: 1,
+              },
+            ]
+          : [];
+      });
+    });
+  }, [board, units, opened]);
+
+  const rows = useMemo(() => {
+    const shown = (channel: Channel) =>
+      only.size === VERDICTS.length ||
+      board.kinds.some((kind) =>
+        kind.cells.some((cell) => cell.channelId === channel.id && only.has(cell.verdict)),
+      );
+    return plan.groups
+      .map((group) => ({
+        group,
+        channels: plan.channels.filter((channel) => channel.groupId === group.id && shown(channel)),
+      }))
+      .filter(({ channels }) => channels.length > 0);
+  }, [plan, board, only]);
+  const order = useMemo(() => rows.flatMap(({ channels }) => channels), [rows]);
+
+  const [place, setPlace] = useState<Place | null>(() => {
+    const wanted = columns.find((column) => column.key === first.column);
+    return wanted && first.channelId && order.some((channel) => channel.id === first.channelId)
+      ? { channelId: first.channelId, column: wanted.key }
+      : null;
+  });
+  const at =
+    place && columns.some((c) => c.key === place.column) && order.some((c) => c.id === place.channelId)
+      ? place
+      : null;
+  const focusable: Place | null =
+    at ?? (order[0] && columns[0] ? { channelId: order[0].id, column: columns[0].key } : null);
+
+  const focusCell = (next: Place) => {
+    setPlace(next);
+    requestAnimationFrame(() => document.getElementById(cellId(next))?.focus());
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!focusable || event.altKey || event.ctrlKey || event.metaKey) return;
+    const row = order.findIndex((channel) => channel.id === focusable.channelId);
+    const column = columns.findIndex((c) => c.key === focusable.column);
+    const to = {
+      ArrowUp: [-1, 0],
+      ArrowDown: [1, 0],
+      ArrowLeft: [0, -1],
+      ArrowRight: [0, 1],
+      Home: [0, -column],
+      End: [0, columns.length - 1 - column],
+      PageUp: [-10, 0],
+      PageDown: [10, 0],
+    }[event.key];
+    if (!to) return;
+    event.preventDefault();
+    const clamp = (value: number, length: number) => Math.max(0, Math.min(length - 1, value));
+    const channel = order[clamp(row + (to[0] ?? 0), order.length)];
+    const next = columns[clamp(column + (to[1] ?? 0), columns.length)];
+    if (channel && next) focusCell({ channelId: channel.id, column: next.key });
+  };
+
+  const toggleKind = (descriptionId: string) => {
+    setOpened((now) => {
+      const next = new Set(now);
+      if (!next.delete(descriptionId)) next.add(descriptionId);
+      return next;
+    });
+  };
+  const toggleVerdict = (verdict: Verdict) =>
+    setOnly((now) => {
+      const next = new Set(now);
+      if (!next.delete(verdict)) next.add(verdict);
+      return next.size === 0 ? new Set(VERDICTS) : next;
+    });
+
+  const counts = useMemo(() => {
+    const sums: Record<Verdict, number> = { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0 };
+    for (const kind of board.kinds) for (const cell of kind.cells) sums[cell.verdict] += kind.unitIds.length;
+    return sums;
+  }, [board]);
+
+  return {
+    desk,
+    plan,
+    columns,
+    rows,
+    place: at,
+    focusable,
+    setPlace,
+    onKeyDown,
+    opened,
+    toggleKind,
+    only,
+    toggleVerdict,
+    counts,
+    dense,
+    setDense,
+  };
+}
+
+export const cellId = (place: Place): string => `cell-${place.channelId}-${place.column}`;

@@ -1,0 +1,302 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { Channel, Plan } from '@umbrex/core/model';
+import fc from 'fast-check';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoPlan, ensureWorkspace } from '../../demo/load';
+import { getDb } from '../src/server/db';
+import { ROUTES, send } from './routes';
+
+const db = getDb();
+let planId = '';
+
+beforeAll(async () => {
+  await ensureWorkspace(db, true);
+  planId = (await send('GET', '/api/plans', {})).body[0].id;
+});
+afterAll(() => db.destroy());
+
+const load = async () =>
+  (await send('GET', '/api/plans/[planId]', { planId })).body as {
+    plan: Plan;
+    version: number;
+    channelVersions: Record<string, number>;
+  };
+const draft = (plan: Plan, name: string): Channel => ({
+  ...(plan.channels[0] as Channel),
+  id: randomUUID(),
+  name,
+});
+const add = (channel: Channel) => send('POST', '/api/plans/[planId]/channels', { planId }, { channel });
+const put = (channel: Channel, version: number) =>
+  send('PUT', '/api/channels/[channelId]', { channelId: channel.id }, { version, channel });
+
+describe('the demo in the database', () => {
+  it('comes out as its file, and loading it twice changes nothing', async () => {
+    await ensureWorkspace(db, true);
+    expect((await load()).plan).toEqual(demoPlan());
+    const exported = await send('GET', '/api/plans/[planId]/export', { planId });
+    const file = readFileSync(new URL('../../demo/ostrel-plan.json', import.meta.url), 'utf8');
+    expect(exported.body).toEqual(JSON.parse(file));
+  });
+});
+
+describe('a channel', () => {
+  it('is added once, however often it is sent', async () => {
+    const { plan } = await load();
+    const channel = draft(plan, 'Sent twice');
+    expect((await add(channel)).status).toBe(201);
+    expect(await add(channel)).toMatchObject({ status: 201, body: { version: 1, editId: null } });
+    expect(await add({ ...channel, name: 'Other' })).toMatchObject({ status: 409 });
+    expect((await load()).plan.channels.filter((c) => c.id === channel.id)).toEqual([channel]);
+  });
+  it('refuses a stale version and shows the newer state', async () => {
+    const { plan } = await load();
+    const channel = draft(plan, 'Rivals');
+    await add(channel);
+    expect(await put({ ...channel, name: 'First' }, 1)).toMatchObject({ status: 200, body: { version: 2 } });
+    expect(await put({ ...channel, name: 'Second' }, 1)).toMatchObject({
+      status: 409,
+      body: { error: 'changed-meanwhile', current: { version: 2, channel: { name: 'First' } } },
+    });
+    expect((await load()).plan.channels.find((c) => c.id === channel.id)?.name).toBe('First');
+  });
+  it('of 20 rival edits of one version, one is kept', async () => {
+    const { plan } = await load();
+    const channel = draft(plan, 'Twenty');
+    await add(channel);
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, i) => put({ ...channel, note: `by ${i}` }, 1)),
+    );
+    expect(answers.filter((answer) => answer.status === 200)).toHaveLength(1);
+    expect(answers.filter((answer) => answer.status === 409)).toHaveLength(19);
+  });
+  it('goes and comes back where it stood, and an undone edit is not undone twice', async () => {
+    const before = (await load()).plan.channels;
+    const gone = before[4] as Channel;
+    const { version } = await load().then((s) => ({ version: s.channelVersions[gone.id] ?? 0 }));
+    const { body } = await send('DELETE', '/api/channels/[channelId]', { channelId: gone.id }, { version });
+    expect((await load()).plan.channels).not.toContainEqual(gone);
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: body.editId }, {})).status).toBe(200);
+    expect((await load()).plan.channels).toEqual(before);
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: body.editId }, {})).status).toBe(404);
+  });
+  it('is not undone over somebody’s later work', async () => {
+    const { plan } = await load();
+    const channel = draft(plan, 'Undo me');
+    await add(channel);
+    const first = await put({ ...channel, note: 'mine' }, 1);
+    await put({ ...channel, note: 'theirs' }, 2);
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: first.body.editId }, {})).status).toBe(
+      409,
+    );
+    expect((await load()).plan.channels.find((c) => c.id === channel.id)?.note).toBe('theirs');
+  });
+  it('must stand in a group of its plan', async () => {
+    const { plan } = await load();
+    expect(await add({ ...draft(plan, 'Nowhere'), groupId: randomUUID() })).toMatchObject({
+      status: 400,
+      body: { findings: [{ code: 'dangling-reference', path: '/channel/groupId' }] },
+    });
+  });
+});
+
+describe('the order', () => {
+  const order = (version: number, channels: readonly Channel[]) =>
+    send(
+      'PUT',
+      '/api/plans/[planId]/order',
+      { planId },
+      { version, order: channels.map(({ id, groupId }) => ({ id, groupId })) },
+    );
+  it('is changed, undone, and refused from an old version or with channels missing', async () => {
+    const { plan, version } = await load();
+    const turned = plan.channels.toReversed();
+    const saved = await order(version, turned);
+    expect(saved.status).toBe(200);
+    expect((await load()).plan.channels.map((c) => c.id)).toEqual(turned.map((c) => c.id));
+    expect((await order(version, plan.channels)).status).toBe(409);
+    expect((await order(version + 1, plan.channels.slice(1))).status).toBe(409);
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: saved.body.editId }, {})).status).toBe(
+      200,
+    );
+    expect((await load()).plan.channels).toEqual(plan.channels);
+  });
+});
+
+describe('the plan itself', () => {
+  it('changes its groups, but a group with channels stays', async () => {
+    const { plan, version } = await load();
+    const { name, country, receivePolicy, groups } = plan;
+    const head = (next: Plan['groups']) => ({
+      version,
+      head: { name, country, receivePolicy, groups: next },
+    });
+    const change = (body: unknown) => send('PUT', '/api/plans/[planId]', { planId }, body);
+    expect((await change(head(groups.slice(1)))).status).toBe(409);
+    expect((await change(head([...groups, { id: randomUUID(), name: 'New', note: '' }]))).status).toBe(200);
+    expect((await change(head(groups))).status).toBe(409);
+  });
+  it('taken in as a file becomes a plan of its own, whole or not at all', async () => {
+    const count = async () => Number((await db('plan').count('id as n').first())?.n);
+    const before = await count();
+    const bad = structuredClone(demoPlan());
+    Object.assign(bad.channels[7] ?? {}, { receiveTone: '12.3' });
+    expect(await send('POST', '/api/plans', {}, bad)).toMatchObject({
+      status: 400,
+      body: { findings: [{ code: 'document-shape', path: '/channels/7/receiveTone' }] },
+    });
+    expect(await count()).toBe(before);
+    const { status, body } = await send('POST', '/api/plans', {}, demoPlan());
+    expect([status, await count()]).toEqual([201, before + 1]);
+    expect(body.id).not.toBe(planId);
+    const taken = (await send('GET', '/api/plans/[planId]', { planId: body.id })).body.plan as Plan;
+    expect(taken.channels.map((c) => c.name)).toEqual(demoPlan().channels.map((c) => c.name));
+  });
+});
+
+describe('devices and descriptions', () => {
+  const unit = () => ({
+    id: randomUUID(),
+    descriptionId: 'pocket-radio',
+    nickname: 'Test set',
+    holder: '',
+    serial: '',
+    firmware: 'A',
+  });
+  it('a device is added, changed, refused when stale, deleted and brought back', async () => {
+    const mine = unit();
+    const at = { unitId: mine.id };
+    expect((await send('POST', '/api/units', {}, { unit: mine })).status).toBe(201);
+    expect(
+      (await send('PUT', '/api/units/[unitId]', at, { version: 1, unit: { ...mine, holder: 'Ada' } })).body
+        .version,
+    ).toBe(2);
+    expect(await send('PUT', '/api/units/[unitId]', at, { version: 1, unit: mine })).toMatchObject({
+      status: 409,
+      body: { current: { version: 2, unit: { holder: 'Ada' } } },
+    });
+    const { body } = await send('DELETE', '/api/units/[unitId]', at, { version: 2 });
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: body.editId }, {})).status).toBe(200);
+    expect((await db('unit').where({ id: mine.id }).first()).deleted_at).toBeNull();
+  });
+  it('a device needs a description that is there', async () =>
+    expect(
+      await send('POST', '/api/units', {}, { unit: { ...unit(), descriptionId: 'nobody' } }),
+    ).toMatchObject({
+      status: 400,
+      body: { findings: [{ path: '/unit/descriptionId' }] },
+    }));
+  it('a new kind needs no code; its id is taken once; a mark stays with it', async () => {
+    const file = JSON.parse(
+      readFileSync(new URL('../../devices/pocket-radio.json', import.meta.url), 'utf8'),
+    );
+    const own = { ...file, id: 'my-own-radio', title: 'My own radio' };
+    expect((await send('POST', '/api/descriptions', {}, own)).status).toBe(201);
+    expect((await send('POST', '/api/descriptions', {}, own)).status).toBe(409);
+    const mark = { kind: 'confirmed', on: '2026-11-20', by: 'Ines Korvald', firmware: 'A', note: '' };
+    const at = { descriptionId: 'my-own-radio' };
+    const post = (body: unknown) => send('POST', '/api/descriptions/[descriptionId]/marks', at, body);
+    expect(await post({ version: 1, mark })).toMatchObject({
+      status: 201,
+      body: { marks: [mark], version: 2 },
+    });
+    expect((await post({ version: 1, mark })).status).toBe(409);
+    expect(await post({ version: 2, mark: { ...mark, on: 'last week' } })).toMatchObject({
+      status: 400,
+      body: { findings: [{ path: '/mark/on' }] },
+    });
+  });
+});
+
+describe('bad input at every endpoint: 4xx with findings, never 500, nothing half saved', () => {
+  const ids = () => ({
+    planId,
+    channelId: randomUUID(),
+    unitId: randomUUID(),
+    editId: randomUUID(),
+    descriptionId: 'nobody-has-this',
+  });
+  const writing = ROUTES.filter((route) => route.method !== 'GET');
+  const everything = async () =>
+    JSON.stringify(
+      await Promise.all(
+        ['plan', 'channel', 'unit', 'description', 'edit'].map((t) => db(t).count('* as n').first()),
+      ),
+    );
+
+  it('knows all its routes', () =>
+    expect(ROUTES.map((route) => `${route.method} ${route.path}`).sort()).toEqual(
+      [
+        'DELETE /api/channels/[channelId]',
+        'DELETE /api/units/[unitId]',
+        'GET /api/health',
+        'GET /api/plans',
+        'GET /api/plans/[planId]',
+        'GET /api/plans/[planId]/export',
+        'POST /api/descriptions',
+        'POST /api/descriptions/[descriptionId]/marks',
+        'POST /api/edits/[editId]/undo',
+        'POST /api/plans',
+        'POST /api/plans/[planId]/channels',
+        'POST /api/units',
+        'PUT /api/channels/[channelId]',
+        'PUT /api/plans/[planId]',
+        'PUT /api/plans/[planId]/order',
+        'PUT /api/units/[unitId]',
+      ].sort(),
+    ));
+  it.each(writing.map((route) => [`${route.method} ${route.path}`, route] as const))(
+    '%s',
+    async (_, { method, path }) => {
+      const before = await everything();
+      for (const body of [
+        '{',
+        '',
+        '[]',
+        'null',
+        '"x"',
+        '{"version":"new"}',
+        '{"__proto__":{"x":1}}',
+        '[[[[[[',
+        `{"a":"${'\\u0000'}"}`,
+      ]) {
+        const answer = await send(method, path, ids(), body);
+        expect([400, 404], `${method} ${path} with ${body}`).toContain(answer.status);
+        if (answer.status === 400) expect(answer.body.findings.length).toBeGreaterThan(0);
+      }
+      expect((await send(method, path, ids(), '{}', 'text/plain')).status).toBe(415);
+      expect((await send(method, path, ids(), `"${'x'.repeat(4_000_001)}"`)).status).toBe(413);
+      expect(await everything()).toBe(before);
+    },
+  );
+  it('ids that are no ids are nowhere', async () => {
+    for (const planId of ['1', '../x', "'; drop table plan; --", ''])
+      expect((await send('GET', '/api/plans/[planId]', { planId })).status).toBe(404);
+    expect((await send('GET', '/api/plans/[planId]', { planId: randomUUID() })).status).toBe(404);
+  });
+  it('any JSON at all as a channel is refused at a path or taken whole', async () => {
+    const { plan } = await load();
+    const base = draft(plan, 'Fuzz');
+    const keys = Object.keys(base);
+    await fc.assert(
+      fc.asyncProperty(fc.constantFrom(...keys), fc.jsonValue(), async (key, value) => {
+        const answer = await add({ ...base, id: randomUUID(), [key]: value } as Channel);
+        expect([201, 400, 409]).toContain(answer.status);
+        if (answer.status === 400)
+          expect(answer.body.findings[0].path).toContain(
+            `/channel/${key === 'transmitHz' ? 'transmit' : key}`,
+          );
+      }),
+      { numRuns: 150, seed: 17 },
+    );
+  });
+});
+
+describe('health', () => {
+  it('says that the database answers', async () =>
+    expect(await send('GET', '/api/health', {})).toEqual({
+      status: 200,
+      body: { ok: true, database: 'answers' },
+    }));
+});
