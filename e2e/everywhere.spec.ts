@@ -1,4 +1,4 @@
-import { axeFindings, entry, expect, open, planPath, test } from './support';
+import { axeFindings, entry, expect, open, planPath, ready, test } from './support';
 
 const VIEWS = ['', '/fit', '/sheets', '/devices'];
 
@@ -18,7 +18,7 @@ for (const theme of ['chart', 'watch'])
     }
     await open(page, `${path}/sheets`);
     await page.getByRole('link', { name: /^Watch 1 / }).click();
-    await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+    await ready(page);
     expect(await axeFindings(page), `sheet in ${theme}`).toEqual([]);
   });
 
@@ -47,7 +47,7 @@ test('keys: views, theme, signs, and switching single letters off', async ({ pag
   await page.keyboard.press('f');
   await expect(page.getByRole('heading', { name: 'Fit board' })).toBeVisible();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'watch');
-  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await ready(page);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Signs and keys' })).toBeVisible();
   await page.getByLabel(/Single keys work/).uncheck();

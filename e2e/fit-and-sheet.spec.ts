@@ -1,4 +1,4 @@
-import { expect, open, planPath, test } from './support';
+import { expect, open, planPath, ready, test } from './support';
 
 test('the board opens a cell to its reasons, by keys alone', async ({ page }) => {
   await open(page, `${await planPath(page)}/fit`);
@@ -41,11 +41,11 @@ test('a device’s sheet is proven, complete, and takes a person’s word', asyn
   ])
     await expect(page.getByRole('heading', { name: part, exact: true })).toBeVisible();
   // Boat crews, 82.5 Hz, is code 6 of this set: from 0 one held press of ten, then four down.
-  const step = page.getByRole('listitem').filter({ hasText: 'Turn to code 6.' });
+  const step = page.getByRole('listitem').filter({ hasText: 'Turn to code 6.' }).last();
   await expect(step).toContainText('hold 1.2 s');
   await expect(step).toContainText('×4');
   await expect(step).toContainText('CODE >6<');
-  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await ready(page);
   await page.getByRole('button', { name: 'Add my word' }).click();
   await expect(page.getByText('Write who saw it')).toBeVisible();
   await page.getByLabel('Who').fill('Signe Aldane');
@@ -77,7 +77,7 @@ test('a new device gets its fit and sheet; a removed one can be taken back', asy
   await expect(page.getByRole('link', { name: 'Tailgate 1' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Tailgate 1' })).toBeVisible();
-  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await ready(page);
   await page.getByLabel(/Bring in a description file/).setInputFiles({
     name: 'radio.json',
     mimeType: 'application/json',

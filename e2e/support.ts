@@ -10,8 +10,8 @@ export const test = base.extend<{ quiet: undefined }>({
     async ({ page }, use) => {
       const said: string[] = [];
       page.on('console', (message) => {
-        // A refused edit (409) or a bad file (400) is said by the browser itself, and is what those tests are about.
-        if (['error', 'warning'].includes(message.type()) && !/status of (400|409)/.test(message.text()))
+        // A refused edit (409) or a bad file (400) is said by the browser itself, and is what those tests are about; so is a network that is cut.
+        if (['error', 'warning'].includes(message.type()) && !/status of (400|409)|ERR_INTERNET_DISCONNECTED/.test(message.text()))
           said.push(message.text());
       });
       page.on('pageerror', (error) => said.push(String(error)));
@@ -26,7 +26,13 @@ export { expect };
 /** Opens a page and waits until its islands work. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path);
+  await ready(page);
+}
+
+/** Waits until the islands are there and their effects have run. */
+export async function ready(page: Page): Promise<void> {
   await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await page.evaluate(() => new Promise((done) => requestIdleCallback(() => setTimeout(done, 30))));
 }
 
 /** The address of the demo's plan. */

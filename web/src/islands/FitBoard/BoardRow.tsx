@@ -22,10 +22,10 @@ interface Props {
 export const BoardRow = memo(
   function BoardRow({ channel, columns, inHand, columnInHand, tabStop, dense, choose }: Props) {
     return (
-      <tr className={inHand !== null ? 'bg-base-300/50' : 'hover:bg-base-300/30'}>
+      <tr className={inHand !== null ? 'lit' : 'hover:bg-base-300/30'}>
         <th
           scope="row"
-          className={`sticky left-0 z-10 max-w-60 truncate border-b border-base-300 pr-3 ${inHand !== null ? 'bg-base-300' : 'bg-base-200'} text-left font-semibold ${dense ? 'text-[0.8rem]' : 'py-1'}`}
+          className={`sticky left-0 z-10 max-w-60 truncate border-b border-base-300 pr-3 ${inHand !== null ? 'lit' : 'bg-base-200'} text-left font-semibold ${dense ? 'text-[0.8rem]' : 'py-1'}`}
         >
           {channel.name}
           {!dense && (
@@ -41,7 +41,7 @@ export const BoardRow = memo(
           return (
             <td
               key={column.key}
-              className={`border-b border-base-300 p-0 text-center ${columnInHand === column.key ? 'bg-base-300/50' : ''}`}
+              className={`border-b border-base-300 p-0 text-center ${columnInHand === column.key ? 'lit' : ''}`}
             >
               {cell && (
                 <button

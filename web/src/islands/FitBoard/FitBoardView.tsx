@@ -36,7 +36,9 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
             <table className="w-max min-w-[min(100%,34rem)] border-separate border-spacing-0 [&_td]:min-w-16">
               <thead>
                 <tr>
-                  <th className="sticky left-0 top-0 z-20 bg-base-200" aria-label="Channel" />
+                  <th scope="col" className="sticky left-0 top-0 z-20 border-b border-base-300 bg-base-200">
+                    <span className="sr-only">Channel</span>
+                  </th>
                   {columns.map((c) => (
                     <th
                       key={c.key}

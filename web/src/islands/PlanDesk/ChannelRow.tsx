@@ -41,7 +41,7 @@ export const ChannelRow = memo(function ChannelRow({
         type="button"
         {...attributes}
         {...listeners}
-        className="muted flex w-7 cursor-grab touch-none items-center justify-center hover:text-base-content"
+        className="muted flex w-7 shrink-0 cursor-grab touch-none items-center justify-center hover:text-base-content"
         aria-label={`Move ${channel.name}`}
       >
         <GripVertical size={16} aria-hidden="true" />

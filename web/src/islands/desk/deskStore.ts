@@ -40,8 +40,12 @@ interface PlanState {
   readonly channelVersions: Readonly<Record<string, number>>;
 }
 
-/** Begins with what the server sent; later calls on the same page keep what is there. */
+/**
+ * Begins with what the server sent; later calls on the same page keep what is there. Only in a browser: on the server this
+ * module lives longer than a request, and one visitor's plan must not show in another's page.
+ */
 export function startDesk(initial: Omit<DeskState, 'computing'>): void {
+  if (typeof window === 'undefined') return;
   if ($desk.get() === null) $desk.set({ ...initial, computing: false });
 }
 
