@@ -11,7 +11,10 @@ export const test = base.extend<{ quiet: undefined }>({
       const said: string[] = [];
       page.on('console', (message) => {
         // A refused edit (409) or a bad file (400) is said by the browser itself, and is what those tests are about; so is a network that is cut.
-        if (['error', 'warning'].includes(message.type()) && !/status of (400|409)|ERR_INTERNET_DISCONNECTED/.test(message.text()))
+        if (
+          ['error', 'warning'].includes(message.type()) &&
+          !/status of (400|409)|ERR_INTERNET_DISCONNECTED/.test(message.text())
+        )
           said.push(message.text());
       });
       page.on('pageerror', (error) => said.push(String(error)));

@@ -7,12 +7,17 @@ type Drawn = Pick<Channel, 'receiveHz' | 'transmitHz' | 'transmitTone' | 'receiv
 
 /** What the strip says, for those who do not see it. */
 export function stripWords(channel: Drawn, waitsFor: string): string {
+  const opens =
+    waitsFor === 'off'
+      ? 'hears everyone'
+      : waitsFor === 'unknown'
+        ? 'needs a tone nobody knows yet'
+        : `waits for ${toneWords(waitsFor)}`;
   if (channel.transmitHz === null)
-    return `You listen on ${mhzText(channel.receiveHz)} MHz, ${toneWords(waitsFor)} needed.`;
-  const sends = `You send on ${mhzText(channel.transmitHz)} MHz with ${toneWords(channel.transmitTone)}`;
-  if (channel.transmitHz === channel.receiveHz)
-    return `${sends}, direct; they wait for ${toneWords(waitsFor)}.`;
-  return `${sends}; the repeater sends on ${mhzText(channel.receiveHz)} MHz with ${toneWords(channel.receiveTone)}, and your set waits for ${toneWords(waitsFor)}.`;
+    return `You listen on ${mhzText(channel.receiveHz)} MHz; your set ${opens}.`;
+  const sends = `You send on ${mhzText(channel.transmitHz)} MHz with ${channel.transmitTone === 'unknown' ? 'a tone nobody knows yet' : toneWords(channel.transmitTone)}`;
+  if (channel.transmitHz === channel.receiveHz) return `${sends}, direct; the other side ${opens}.`;
+  return `${sends}; the repeater sends on ${mhzText(channel.receiveHz)} MHz with ${toneWords(channel.receiveTone)}, and your set ${opens}.`;
 }
 
 /**

@@ -65,13 +65,13 @@ export function ToneGlyph({
             key={angle}
             transform={`rotate(${angle})`}
             d="M-1.700 -10.500H1.700V-5.200A1.700 1.700 0 0 1-1.700 -5.200Z"
-            className="fill-base-100"
+            className="fill-(--strip-ground,var(--color-base-200))"
           />
         ) : (
           <path
             key={angle}
             transform={`rotate(${angle})`}
-            d="M0 -9.200v4.200"
+            d="M0 -7.600V-2.800"
             stroke="currentColor"
             strokeWidth="3"
           />

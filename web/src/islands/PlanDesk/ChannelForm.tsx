@@ -103,9 +103,9 @@ export function ChannelForm({ channel, groups, save }: Props) {
         </Field>
         <Field id="tier" title="Weight" fault={undefined}>
           <select id="tier" className="select select-sm w-full" {...register('tier')}>
-            <option value="must">must have</option>
-            <option value="should">should have</option>
-            <option value="nice">nice to have</option>
+            <option value="must">must</option>
+            <option value="should">should</option>
+            <option value="nice">nice</option>
           </select>
         </Field>
       </div>
