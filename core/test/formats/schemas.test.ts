@@ -13,7 +13,9 @@ describe('the published JSON Schemas', () => {
         readFileSync(new URL(`../../../docs/${name}.schema.json`, import.meta.url), 'utf8'),
       );
       expect(published).toEqual(
-        JSON.parse(JSON.stringify(z.toJSONSchema(schema, { io: 'input', target: 'draft-2020-12', reused: 'ref' }))),
+        JSON.parse(
+          JSON.stringify(z.toJSONSchema(schema, { io: 'input', target: 'draft-2020-12', reused: 'ref' })),
+        ),
       );
     });
 });

@@ -7,6 +7,8 @@ import { VERDICT_TEXT } from '../../messages/verdicts';
 import { type Column, cellId, type Place } from './useFitBoard';
 
 interface Props {
+  /** Its place among all rows of the board, counted from 1. */
+  index: number;
   channel: Channel;
   columns: readonly Column[];
   /** The column in hand when this row is, else `null`. */
@@ -20,12 +22,12 @@ interface Props {
 
 /** One channel across all devices. Drawn anew only when its own cells or the place in hand change. */
 export const BoardRow = memo(
-  function BoardRow({ channel, columns, inHand, columnInHand, tabStop, dense, choose }: Props) {
+  function BoardRow({ index, channel, columns, inHand, columnInHand, tabStop, dense, choose }: Props) {
     return (
-      <tr className={inHand !== null ? 'lit' : 'hover:bg-base-300/30'}>
+      <tr aria-rowindex={index} className={inHand !== null ? 'lit' : 'hover:bg-base-300/30'}>
         <th
           scope="row"
-          className={`sticky left-0 z-10 max-w-60 truncate border-b border-base-300 pr-3 ${inHand !== null ? 'lit' : 'bg-base-200'} text-left font-semibold ${dense ? 'text-[0.8rem]' : 'py-1'}`}
+          className={`sticky left-0 z-10 truncate border-b border-base-300 pr-3 ${inHand !== null ? 'lit' : 'bg-base-200'} text-left font-semibold ${dense ? 'text-[0.8rem] leading-none' : ''}`}
         >
           {channel.name}
           {!dense && (
@@ -50,7 +52,7 @@ export const BoardRow = memo(
                   tabIndex={tabStop === column.key ? 0 : -1}
                   aria-pressed={chosen}
                   aria-label={`${channel.name} on ${column.title}: ${VERDICT_TEXT[cell.verdict].word}${slotWords(cell)}`}
-                  className={`w-full cursor-pointer ${dense ? 'h-4 leading-none' : 'h-11'} ${chosen ? 'bg-base-100 outline-2 outline-primary -outline-offset-2' : ''}`}
+                  className={`w-full cursor-pointer ${dense ? 'h-[17px] leading-none' : 'h-[41px]'} ${chosen ? 'bg-base-100 outline-2 outline-primary -outline-offset-2' : ''}`}
                   onClick={() => choose(place)}
                 >
                   <span className="flex flex-col items-center leading-none">
@@ -68,6 +70,7 @@ export const BoardRow = memo(
     );
   },
   (a, b) =>
+    a.index === b.index &&
     a.channel === b.channel &&
     a.inHand === b.inHand &&
     a.columnInHand === b.columnInHand &&

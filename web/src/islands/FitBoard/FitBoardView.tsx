@@ -7,8 +7,7 @@ import type { useFitBoard } from './useFitBoard';
 
 /** The fit board: channels down, devices across, a shape and a slot in each cell; reasons on the right. */
 export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
-  const { desk, plan, columns, rows, place, focusable, setPlace, onKeyDown, opened, toggleKind, dense } =
-    props;
+  const { desk, plan, columns, place, setPlace } = props;
   const channel = place && plan.channels.find((c) => c.id === place.channelId);
   const column = place && columns.find((c) => c.key === place.column);
   return (
@@ -28,66 +27,7 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
             The plan has no channel yet. Write one in the line above.
           </p>
         ) : (
-          // biome-ignore lint/a11y/noStaticElementInteractions: arrow keys move between the buttons of the table
-          <div
-            className="max-h-[calc(100vh-12rem)] overflow-auto border-y border-base-300"
-            onKeyDown={onKeyDown}
-          >
-            <table className="w-max min-w-[min(100%,34rem)] border-separate border-spacing-0 [&_td]:min-w-16">
-              <thead>
-                <tr>
-                  <th scope="col" className="sticky left-0 top-0 z-20 border-b border-base-300 bg-base-200">
-                    <span className="sr-only">Channel</span>
-                  </th>
-                  {columns.map((c) => (
-                    <th
-                      key={c.key}
-                      scope="col"
-                      className={`sticky top-0 z-10 h-18 border-b border-base-300 bg-base-200 px-1 align-bottom font-semibold ${place?.column === c.key ? 'underline decoration-primary decoration-4 underline-offset-4' : ''}`}
-                    >
-                      <button
-                        type="button"
-                        className="w-20 cursor-pointer text-[0.83rem] leading-tight hover:underline"
-                        aria-expanded={opened.has(c.descriptionId)}
-                        title={opened.has(c.descriptionId) ? 'Close to the kind' : 'Open to its units'}
-                        onClick={() => toggleKind(c.descriptionId)}
-                      >
-                        {c.title}
-                        <span className="muted block font-normal">{c.under}</span>
-                      </button>
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              {rows.map(({ group, channels }) => (
-                <tbody key={group.id}>
-                  {!dense && (
-                    <tr>
-                      <th
-                        scope="rowgroup"
-                        colSpan={columns.length + 1}
-                        className="sticky left-0 pt-3 text-left text-[0.87rem]"
-                      >
-                        <span className="muted">{group.name}</span>
-                      </th>
-                    </tr>
-                  )}
-                  {channels.map((c) => (
-                    <BoardRow
-                      key={c.id}
-                      channel={c}
-                      columns={columns}
-                      inHand={place?.channelId === c.id ? place.column : null}
-                      columnInHand={place?.column ?? null}
-                      tabStop={focusable?.channelId === c.id ? focusable.column : null}
-                      dense={dense}
-                      choose={setPlace}
-                    />
-                  ))}
-                </tbody>
-              ))}
-            </table>
-          </div>
+          <Table {...props} />
         )}
         <UnitFindings {...props} />
       </div>
@@ -100,6 +40,91 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
           <CellDrawer channel={channel} column={column} desk={desk} close={() => setPlace(null)} />
         </aside>
       )}
+    </div>
+  );
+}
+
+function Table({
+  columns,
+  lines,
+  scroller,
+  virtual,
+  place,
+  focusable,
+  setPlace,
+  onKeyDown,
+  opened,
+  toggleKind,
+  dense,
+}: ReturnType<typeof useFitBoard>) {
+  const shown = virtual.getVirtualItems();
+  const above = shown[0]?.start ?? 0;
+  const below = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
+  const width = dense ? 'w-6 min-w-6' : 'w-20 min-w-20';
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: arrow keys move between the buttons of the table
+    <div
+      ref={scroller}
+      className="max-h-[calc(100vh-12rem)] overflow-auto border-y border-base-300"
+      onKeyDown={onKeyDown}
+    >
+      <table className="table-fixed border-separate border-spacing-0" aria-rowcount={lines.length + 1}>
+        <thead>
+          <tr>
+            <th
+              scope="col"
+              className={`sticky left-0 top-0 z-20 border-b border-base-300 bg-base-200 ${dense ? 'w-36' : 'w-60 max-sm:w-36'}`}
+            >
+              <span className="sr-only">Channel</span>
+            </th>
+            {columns.map((c) => (
+              <th
+                key={c.key}
+                scope="col"
+                className={`sticky top-0 z-10 border-b border-base-300 bg-base-200 align-bottom font-semibold ${width} ${dense ? 'h-32' : 'h-18 px-1'} ${place?.column === c.key ? 'underline decoration-primary decoration-4 underline-offset-4' : ''}`}
+              >
+                <button
+                  type="button"
+                  className={`cursor-pointer text-[0.83rem] leading-tight hover:underline ${dense ? 'max-h-30 rotate-180 truncate text-left [writing-mode:vertical-rl]' : 'w-full'}`}
+                  aria-expanded={opened.has(c.descriptionId)}
+                  title={opened.has(c.descriptionId) ? 'Close to the kind' : 'Open to its units'}
+                  onClick={() => toggleKind(c.descriptionId)}
+                >
+                  {c.title}
+                  <span className={dense ? 'sr-only' : 'muted block font-normal'}> {c.under}</span>
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {above > 0 && <tr style={{ height: above }} />}
+          {shown.map((item) => {
+            const line = lines[item.index];
+            if (!line) return null;
+            return line.kind === 'group' ? (
+              <tr key={line.id} aria-rowindex={item.index + 2} className="h-[34px]">
+                <th scope="rowgroup" colSpan={columns.length + 1} className="pt-2 text-left text-[0.87rem]">
+                  <span className="muted sticky left-0">{line.name}</span>
+                </th>
+              </tr>
+            ) : (
+              <BoardRow
+                key={line.id}
+                index={item.index + 2}
+                channel={line.channel}
+                columns={columns}
+                inHand={place?.channelId === line.id ? place.column : null}
+                columnInHand={place?.column ?? null}
+                tabStop={focusable?.channelId === line.id ? focusable.column : null}
+                dense={dense}
+                choose={setPlace}
+              />
+            );
+          })}
+          {below > 0 && <tr style={{ height: below }} />}
+        </tbody>
+      </table>
     </div>
   );
 }

@@ -1,7 +1,16 @@
 import { useStore } from '@nanostores/react';
+import { useVirtualizer } from '@tanstack/react-virtual';
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel, Unit } from '@umbrex/core/model';
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  startTransition,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { VERDICTS } from '../../messages/verdicts';
 import { $desk, type DeskState, startDesk } from '../desk/deskStore';
 
@@ -22,6 +31,15 @@ export interface Place {
   readonly column: string;
 }
 
+/** A line of the board: the name of a group, or a channel. */
+export type Line =
+  | { readonly kind: 'group'; readonly id: string; readonly name: string }
+  | { readonly kind: 'channel'; readonly id: string; readonly channel: Channel };
+
+const ROW_PX = 42;
+const DENSE_PX = 18;
+const GROUP_PX = 34;
+
 /** The state of the board: its columns and rows, the place in hand, what is filtered, which kinds are opened. */
 export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partial<Place>) {
   const seeded = useRef(false);
@@ -29,7 +47,10 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     startDesk(initial);
     seeded.current = true;
   }
-  const desk = useStore($desk) ?? { ...initial, computing: false };
+  const [begun] = useState(() => ({ ...initial, computing: false }));
+  const live = useStore($desk) ?? begun;
+  // Drawn in slices between frames: a large board never holds up typing or scrolling.
+  const desk = useDeferredValue(live);
   const { plan, board, units } = desk;
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const [only, setOnly] = useState<ReadonlySet<Verdict>>(new Set(VERDICTS));
@@ -85,6 +106,27 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   }, [plan, board, only]);
   const order = useMemo(() => rows.flatMap(({ channels }) => channels), [rows]);
 
+  const lines = useMemo(
+    () =>
+      rows.flatMap(({ group, channels }): Line[] => [
+        ...(dense ? [] : [{ kind: 'group' as const, id: group.id, name: group.name }]),
+        ...channels.map((channel) => ({ kind: 'channel' as const, id: channel.id, channel })),
+      ]),
+    [rows, dense],
+  );
+  // Only the rows in sight are drawn, so that an edit never holds the page up, however large the board is.
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: (i) => (lines[i]?.kind === 'group' ? GROUP_PX : dense ? DENSE_PX : ROW_PX),
+    getItemKey: (i) => lines[i]?.id ?? i,
+    overscan: 6,
+    initialRect: { width: 900, height: 640 },
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: rows have another height when `dense` changes
+  useEffect(() => virtual.measure(), [virtual, dense]);
+
   const [place, setPlace] = useState<Place | null>(() => {
     const wanted = columns.find((column) => column.key === first.column);
     return wanted && first.channelId && order.some((channel) => channel.id === first.channelId)
@@ -100,7 +142,8 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
 
   const focusCell = (next: Place) => {
     setPlace(next);
-    requestAnimationFrame(() => document.getElementById(cellId(next))?.focus());
+    virtual.scrollToIndex(lines.findIndex((line) => line.id === next.channelId));
+    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById(cellId(next))?.focus()));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (!focusable || event.altKey || event.ctrlKey || event.metaKey) return;
@@ -125,11 +168,13 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   };
 
   const toggleKind = (descriptionId: string) => {
-    setOpened((now) => {
-      const next = new Set(now);
-      if (!next.delete(descriptionId)) next.add(descriptionId);
-      return next;
-    });
+    startTransition(() =>
+      setOpened((now) => {
+        const next = new Set(now);
+        if (!next.delete(descriptionId)) next.add(descriptionId);
+        return next;
+      }),
+    );
   };
   const toggleVerdict = (verdict: Verdict) =>
     setOnly((now) => {
@@ -158,6 +203,9 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     only,
     toggleVerdict,
     counts,
+    lines,
+    scroller,
+    virtual,
     dense,
     setDense,
   };

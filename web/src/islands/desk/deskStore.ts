@@ -49,11 +49,22 @@ export function startDesk(initial: Omit<DeskState, 'computing'>): void {
   if ($desk.get() === null) $desk.set({ ...initial, computing: false });
 }
 
+/** The new plan with the old objects where a channel did not change, so that only what changed is drawn anew. */
+function keepSame(before: Plan, after: Plan): Plan {
+  const old = new Map(before.channels.map((channel) => [channel.id, channel]));
+  const channels = after.channels.map((channel) => {
+    const kept = old.get(channel.id);
+    return kept && JSON.stringify(kept) === JSON.stringify(channel) ? kept : channel;
+  });
+  return { ...after, channels };
+}
+
 let round = 0;
 function adopt(change: Partial<PlanState>): void {
   const desk = $desk.get();
   if (!desk) return;
-  const next = { ...desk, ...change, computing: true };
+  const plan = change.plan ? keepSame(desk.plan, change.plan) : desk.plan;
+  const next = { ...desk, ...change, plan, computing: true };
   $desk.set(next);
   const mine = ++round;
   boardInWorker(next.plan, next.units, next.descriptions).then(
