@@ -27,6 +27,7 @@ const EMPTY_PLAN: Plan = {
   name: 'First plan',
   country: 'US',
   receivePolicy: 'closed',
+  licensed: [],
   groups: [{ id: '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b003', name: 'Channels', note: '' }],
   channels: [],
 };

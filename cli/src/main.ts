@@ -1,11 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
+import { parseArgs } from 'node:util';
+import {
+  SERVICE_IDS,
+  SERVICES,
+  type ServiceChannel,
+  type ServiceId,
+  serviceChannel,
+} from '@umbrex/core/facts';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { readDescription, readPlan } from '@umbrex/core/formats';
 import { readLine, readTone } from '@umbrex/core/listing';
-import { type Description, type Plan, sameOnAir } from '@umbrex/core/model';
+import { type Channel, type Description, type Licence, type Plan, sameOnAir } from '@umbrex/core/model';
+import { transmitRule } from '@umbrex/core/rules';
 import { shippedDescriptions } from '../../devices/read';
 
 const USAGE = `usage:
@@ -13,6 +22,9 @@ const USAGE = `usage:
   umbrex channel "<text>"                     read a line as a channel
   umbrex fit <plan.json> [--device <file>]…   what each device can do with the plan
   umbrex prove <plan.json> [--device <file>]… write each device's sheet and replay it
+  umbrex service <id>                         a service's table (${SERVICE_IDS.join(', ')})
+  umbrex rules --service <id> --channel <number> --device <file> [--pair] [--licence <service>[:own|family|employer]]…
+                                              what a person may do there with that device
 JSON on standard output. Exit 0: fine, 1: findings or questions that stop, 2: this text.`;
 
 /** What a command came to: a JSON value and whether it is fine. */
@@ -26,12 +38,15 @@ class UsageError extends Error {}
 /** Runs one command. @throws UsageError for words it does not know */
 export function run(words: readonly string[]): Outcome {
   const [command, subject, ...rest] = words;
+  if (command === 'rules') return rules(words.slice(1));
   if (command === undefined || subject === undefined) throw new UsageError();
   switch (command) {
     case 'tone':
       return tone(onlySubject(subject, rest));
     case 'channel':
       return channel(onlySubject(subject, rest));
+    case 'service':
+      return service(onlySubject(subject, rest));
     case 'fit':
     case 'prove':
       return onPlan(command, subject, devicePaths(rest));
@@ -64,6 +79,86 @@ function tone(text: string): Outcome {
 function channel(text: string): Outcome {
   const reading = readLine(text);
   return { ok: reading.ok, json: reading };
+}
+
+function service(id: string): Outcome {
+  const found = SERVICE_IDS.find((known) => known === id);
+  if (!found) throw new UsageError();
+  const { title, citation, channels } = SERVICES[found];
+  return {
+    ok: true,
+    json: {
+      id,
+      title,
+      citation,
+      channels: channels.map(({ name, receiveHz, transmitHz, maxPowerW, powerBasis, bandwidthHz }) => ({
+        name,
+        receiveHz,
+        transmitHz,
+        maxPowerW,
+        powerBasis,
+        bandwidthHz,
+      })),
+    },
+  };
+}
+
+function rules(words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  const id = SERVICE_IDS.find((known) => known === values.service);
+  const row = id && values.channel ? serviceChannel(id, values.channel, values.pair ?? false) : undefined;
+  if (!id || !row || !values.device) throw new UsageError();
+  const device = readFile(values.device, readDescription);
+  if (!device.ok) return { ok: false, json: { ok: false, file: values.device, findings: device.findings } };
+  const licences = (values.licence ?? []).map((text): Licence => {
+    const [of = '', holds = 'own'] = text.split(':');
+    if (holds !== 'own' && holds !== 'family' && holds !== 'employer') throw new UsageError();
+    return { service: of, holds, expires: '9999-12-31' };
+  });
+  const { country } = SERVICES[id];
+  const rule = transmitRule(channelOfRow(id, row), device.value, { country }, licences);
+  const json =
+    rule.may === 'transmit'
+      ? { ...rule, service: rule.service.id, checkLocalRules: true }
+      : { ...rule, checkLocalRules: true };
+  return { ok: true, json: { channel: row.name, ...json } };
+}
+
+function parseOptions(words: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...words],
+      options: {
+        service: { type: 'string' },
+        channel: { type: 'string' },
+        device: { type: 'string' },
+        pair: { type: 'boolean' },
+        licence: { type: 'string', multiple: true },
+      },
+    });
+  } catch {
+    throw new UsageError();
+  }
+}
+
+/** A channel of a table as a plan would hold it. */
+function channelOfRow(service: ServiceId, row: ServiceChannel): Channel {
+  const none = '00000000-0000-4000-8000-000000000000';
+  return {
+    id: none,
+    groupId: none,
+    name: row.name,
+    receiveHz: row.receiveHz,
+    transmitHz: row.transmitHz,
+    transmitTone: 'off',
+    receiveTone: 'off',
+    receivePolicy: 'plan',
+    bandwidth: 'unknown',
+    service,
+    access: 'unknown',
+    tier: 'should',
+    note: '',
+  };
 }
 
 function onPlan(command: 'fit' | 'prove', planPath: string, paths: readonly string[]): Outcome {

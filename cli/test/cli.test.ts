@@ -55,6 +55,37 @@ describe('umbrex', () => {
       slot: { number: 16 },
     });
   });
+  it('prints a service table and applies its rules to a person and a device', () => {
+    expect(umbrex('service', 'weather').json.channels[0]).toEqual({
+      name: 'Weather 1',
+      receiveHz: 162_400_000,
+      transmitHz: null,
+      maxPowerW: null,
+      powerBasis: null,
+      bandwidthHz: 25_000,
+    });
+    const ask = (...more: string[]) =>
+      umbrex(
+        'rules',
+        '--service',
+        'gmrs',
+        '--channel',
+        '12',
+        '--device',
+        join(root, 'devices/page-handheld.json'),
+        ...more,
+      ).json;
+    expect(ask('--licence', 'gmrs')).toMatchObject({
+      may: 'transmit',
+      limitW: 0.5,
+      basis: 'erp',
+      source: '47 CFR 95.1767',
+    });
+    expect(ask('--licence', 'gmrs:employer')).toMatchObject({
+      may: 'listen',
+      finding: { code: 'licence-does-not-cover' },
+    });
+  });
   it('names the path in a bad file, exit 1', () => {
     const bad = join(mkdtempSync(join(tmpdir(), 'umbrex-')), 'bad.json');
     writeFileSync(bad, '{"format":"umbrex/plan@1","id":"x"}');
@@ -67,7 +98,15 @@ describe('umbrex', () => {
     });
   });
   it('shows its usage and exits 2 for words it does not know', () => {
-    for (const words of [[], ['tone'], ['sing', 'x'], ['fit', plan, '--colour', 'red'], ['tone', 'a', 'b']]) {
+    for (const words of [
+      [],
+      ['tone'],
+      ['sing', 'x'],
+      ['fit', plan, '--colour', 'red'],
+      ['tone', 'a', 'b'],
+      ['service', 'cb'],
+      ['rules', '--service', 'gmrs'],
+    ]) {
       const { exit, json, err } = umbrex(...words);
       expect([exit, json]).toEqual([2, undefined]);
       expect(err).toContain('usage:');

@@ -127,10 +127,10 @@ describe('the order', () => {
 describe('the plan itself', () => {
   it('changes its groups, but a group with channels stays', async () => {
     const { plan, version } = await load();
-    const { name, country, receivePolicy, groups } = plan;
+    const { name, country, receivePolicy, groups, licensed } = plan;
     const head = (next: Plan['groups']) => ({
       version,
-      head: { name, country, receivePolicy, groups: next },
+      head: { name, country, receivePolicy, groups: next, licensed },
     });
     const change = (body: unknown) => send('PUT', '/api/plans/[planId]', { planId }, body);
     expect((await change(head(groups.slice(1)))).status).toBe(409);

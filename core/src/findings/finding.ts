@@ -31,6 +31,16 @@ export type Finding = Common &
     | { readonly code: 'not-certified'; readonly service: string }
     | { readonly code: 'certification-unknown'; readonly service: string }
     | { readonly code: 'service-needs-licence' }
+    | { readonly code: 'licence-needed'; readonly service: string }
+    | { readonly code: 'no-licence'; readonly service: string }
+    | { readonly code: 'licence-does-not-cover'; readonly holds: string }
+    | { readonly code: 'licence-expired'; readonly expires: string }
+    | { readonly code: 'licence-expiry-unknown' }
+    | { readonly code: 'nobody-transmits-here' }
+    | { readonly code: 'reserved-channel'; readonly use: string }
+    | { readonly code: 'hand-held-only' }
+    | { readonly code: 'country-not-covered' }
+    | { readonly code: 'not-a-service-channel' }
     | { readonly code: 'power-too-high'; readonly limitW: number; readonly lowestW: number }
     | { readonly code: 'power-lowered'; readonly limitW: number; readonly usedW: number }
     | { readonly code: 'power-unknown'; readonly limitW: number }

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import type { Description, Plan, Unit } from '../model/index';
+import type { Description, Unit } from '../model/index';
 import { fitDevice } from './device';
 import { type Cell, fitPlan } from './fit';
 
@@ -20,7 +20,7 @@ export interface Board {
 
 /** Fits a plan to a fleet, once for each kind of device. @throws RangeError for a unit without its description */
 export function fitBoard(
-  plan: Pick<Plan, 'channels' | 'receivePolicy'>,
+  plan: Parameters<typeof fitPlan>[0],
   units: readonly Unit[],
   descriptions: readonly Description[],
 ): Board {

@@ -46,8 +46,11 @@ export interface Fit {
  * that has its frequencies before a free one, and the lowest free one after that. Two channels that come to the very same
  * contents share a slot.
  */
-export function fitPlan(plan: Pick<Plan, 'channels' | 'receivePolicy'>, device: FitDevice): Fit {
-  const judged = plan.channels.map((channel) => judge(device, channel, plan.receivePolicy));
+export function fitPlan(
+  plan: Pick<Plan, 'channels' | 'receivePolicy' | 'country' | 'licensed'>,
+  device: FitDevice,
+): Fit {
+  const judged = plan.channels.map((channel) => judge(device, channel, plan));
   const used = new Map<number, WantedSlot>();
   const names = new Set<string>();
   const cells = new Map<string, Cell>();

@@ -1,12 +1,15 @@
 import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, type Slot, wantedReceiveTone } from '../model/index';
-import { transmitRule } from '../rules/index';
+import { type RuleContext, transmitRule } from '../rules/index';
 import type { FitDevice } from './device';
 import { type Placement, placeListen, placeTalk } from './place';
 import { chooseTones } from './tones';
 
 /** How a fit can end for one channel on one device. */
 export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown';
+
+/** What of a plan the fit of one channel depends on, beside the channel itself. */
+export type FitPolicy = Pick<Plan, 'receivePolicy'> & RuleContext;
 
 /** What a device could do with a channel, best first, before anything is known of the other channels. */
 export interface Judgement {
@@ -21,8 +24,8 @@ export interface Judgement {
 const none = (): Iterable<Placement> => [];
 
 /** Judges one channel on one device: may it transmit, can it reach the pair, has it the tones, can it at least hear. */
-export function judge(device: FitDevice, channel: Channel, planPolicy: Plan['receivePolicy']): Judgement {
-  const wantedReceive = wantedReceiveTone(channel, planPolicy);
+export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): Judgement {
+  const wantedReceive = wantedReceiveTone(channel, policy.receivePolicy);
   const listen = (reasons: readonly Finding[]): Judgement =>
     judgeListening(device, channel, wantedReceive, reasons);
   const verdict = (outcome: 'no' | 'unknown', reasons: readonly Finding[]): Judgement => ({
@@ -36,7 +39,7 @@ export function judge(device: FitDevice, channel: Channel, planPolicy: Plan['rec
   if (device.description.transmit === 'unknown')
     return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);
 
-  const rule = transmitRule(channel, device.description);
+  const rule = transmitRule(channel, device.description, policy);
   const slots = talkSlots(device, channel);
   if (slots.length === 0) {
     const reason: Finding =

@@ -15,6 +15,13 @@ export type Placed =
   | { readonly ok: true; readonly placement: Placement }
   | { readonly ok: false; readonly findings: readonly Finding[] };
 
+/** A power limit in watts and where it is written; `null` where the table gives none. */
+export interface PowerLimit {
+  readonly limitW: number | null;
+  readonly source: string;
+  readonly findings: readonly Finding[];
+}
+
 const no = (...findings: Finding[]): Placed => ({ ok: false, findings });
 
 /** Puts a channel where it can be talked on, within the power limit (watts) that the rules give. */
@@ -23,7 +30,7 @@ export function placeTalk(
   channel: Channel,
   slot: Slot,
   tones: ToneSettings,
-  rule: { limitW: number; source: string },
+  rule: PowerLimit,
 ): Placed {
   const transmitHz = channel.transmitHz;
   if (transmitHz === null) throw new RangeError(`channel ${channel.id} does not transmit`);
@@ -39,7 +46,11 @@ export function placeTalk(
     ...(tones.receiveTone !== undefined && { receiveTone: tones.receiveTone }),
     ...(power.powerW !== undefined && { powerW: power.powerW }),
   };
-  return finish(device, channel, slot, values, content, [...tones.findings, ...power.findings]);
+  return finish(device, channel, slot, values, content, [
+    ...tones.findings,
+    ...power.findings,
+    ...rule.findings,
+  ]);
 }
 
 /** Puts a channel where it can be heard. Transmit is forbidden where the set has a way; where not, the talk key is warned of. */
@@ -156,7 +167,8 @@ type Power =
   | { readonly ok: false; readonly finding: Finding };
 
 /** The highest power step within the limit; where the set limits itself on a fixed channel, its own limit counts. */
-function choosePower(device: FitDevice, slot: Slot, rule: { limitW: number; source: string }): Power {
+function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
+  const rule = { source: given.source, limitW: given.limitW ?? Number.POSITIVE_INFINITY };
   const transmit = device.description.transmit;
   const steps = valuesOf(device, 'powerW');
   const own = slot.fixed?.mostPowerW ?? Number.POSITIVE_INFINITY;
@@ -169,7 +181,8 @@ function choosePower(device: FitDevice, slot: Slot, rule: { limitW: number; sour
   if (!steps || !device.field.powerW) {
     const fixedW = transmit === 'unknown' ? 'unknown' : (transmit.fixedPowerW ?? 'unknown');
     const watts = Math.min(own, typeof fixedW === 'number' ? fixedW : Number.POSITIVE_INFINITY);
-    if (!Number.isFinite(watts)) return { ok: true, values: {}, findings: [unknown] };
+    if (!Number.isFinite(watts))
+      return { ok: true, values: {}, findings: given.limitW === null ? [] : [unknown] };
     if (watts > rule.limitW)
       return {
         ok: false,

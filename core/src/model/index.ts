@@ -2,6 +2,7 @@ export * from './behaviour';
 export * from './channel';
 export * from './content';
 export * from './description';
+export * from './licence';
 export * from './lists';
 export * from './memory';
 export * from './plan';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { type Channel, ChannelSchema, LineSchema } from './channel';
+import { LicensedFrequencySchema } from './licence';
 
 export const PLAN_FORMAT = 'umbrex/plan@1';
 
@@ -12,10 +13,13 @@ export type Group = z.infer<typeof GroupSchema>;
 
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
-  country: z.literal('US'),
+  /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */
+  country: z.enum(['US', 'AU', 'EU', 'other']),
   /** Whether sets wait for the receive tone where one is sent (closed) or hear everyone (open). */
   receivePolicy: z.enum(['open', 'closed']),
   groups: z.array(GroupSchema).min(1).max(60),
+  /** The workspace's own business frequencies. */
+  licensed: z.array(LicensedFrequencySchema).max(200).default([]),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 

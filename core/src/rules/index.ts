@@ -1,1 +1,3 @@
-export * from './limit';
+export * from './person';
+export * from './rows';
+export * from './transmit';

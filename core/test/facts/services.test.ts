@@ -1,4 +1,4 @@
-import { SERVICES, serviceChannel, WEATHER_NUMBERS } from '@umbrex/core/facts';
+import { SERVICES, type ServiceId, serviceChannel, WEATHER_NUMBERS } from '@umbrex/core/facts';
 import { describe, expect, it } from 'vitest';
 
 const direct = (id: 'gmrs' | 'frs') => SERVICES[id].channels.filter((row) => !row.pair);
@@ -24,7 +24,7 @@ describe('GMRS channels against 47 CFR 95.1763 as a formula', () => {
   });
   it('repeater inputs lie exactly 5 MHz above their outputs, on the eight main channels only', () => {
     const pairs = SERVICES.gmrs.channels.filter((row) => row.pair);
-    expect(pairs.map((row) => row.number)).toEqual([15, 16, 17, 18, 19, 20, 21, 22]);
+    expect(pairs.map((row) => Number(row.number))).toEqual([15, 16, 17, 18, 19, 20, 21, 22]);
     for (const row of pairs) expect((row.transmitHz ?? 0) - row.receiveHz).toBe(5_000_000);
   });
 });
@@ -33,7 +33,7 @@ describe('GMRS and FRS share 22 channels (47 CFR 95.1763 and 95.563, listed)', (
   for (const id of ['gmrs', 'frs'] as const)
     it(id, () => {
       const table = direct(id)
-        .map((row) => [row.number, (row.receiveHz / 1e6).toFixed(4)] as const)
+        .map((row) => [Number(row.number), (row.receiveHz / 1e6).toFixed(4)] as const)
         .sort((a, b) => a[0] - b[0]);
       expect(table).toEqual(LIST_462_467);
     });
@@ -51,6 +51,67 @@ describe('power limits', () => {
   });
   it('47 CFR 95.567: FRS 2 W ERP, 0.5 W ERP on 8-14', () => {
     for (let n = 1; n <= 22; n++) expect(power('frs', n)[0]).toBe(n >= 8 && n <= 14 ? 0.5 : 2);
+  });
+});
+
+describe('other services', () => {
+  const list = (id: ServiceId) => SERVICES[id].channels;
+  it('MURS as 47 CFR 95.2763 lists it', () =>
+    expect(list('murs').map((row) => [row.receiveHz / 1e6, row.bandwidthHz])).toEqual([
+      [151.82, 11_250],
+      [151.88, 11_250],
+      [151.94, 11_250],
+      [154.57, 20_000],
+      [154.6, 20_000],
+    ]));
+  it('marine ship frequencies lie on the raster of ITU RR Appendix 18; a coast station sends 4.6 MHz up', () => {
+    for (const row of list('marine')) {
+      const n = Number.parseInt(row.number, 10);
+      const ship = n < 60 ? 156_000_000 + 50_000 * n : 156_025_000 + 50_000 * (n - 60);
+      expect(row.transmitHz, row.number).toBe(ship);
+      expect(row.receiveHz - ship, row.number).toBe(row.pair ? 4_600_000 : 0);
+    }
+  });
+  it('PMR446 of ECC/DEC/(15)05: sixteen channels, 446.00625 to 446.19375 MHz, 0.5 W ERP', () => {
+    expect(list('pmr446')).toHaveLength(16);
+    expect([list('pmr446')[0]?.receiveHz, list('pmr446')[15]?.receiveHz]).toEqual([446_006_250, 446_193_750]);
+  });
+  it('UHF CB: 1 at 476.4250, 40 at 477.4000, 41 at 476.4375, 80 at 477.4125 MHz; inputs 750 kHz up', () => {
+    const hz = (n: number) => serviceChannel('uhf-cb-au', n)?.receiveHz;
+    expect([hz(1), hz(40), hz(41), hz(80)]).toEqual([476_425_000, 477_400_000, 476_437_500, 477_412_500]);
+    const pairs = list('uhf-cb-au').filter((row) => row.pair);
+    expect(pairs).toHaveLength(16);
+    for (const row of pairs) expect((row.transmitHz ?? 0) - row.receiveHz).toBe(750_000);
+    expect([22, 23, 61, 62, 63].map((n) => serviceChannel('uhf-cb-au', n)?.transmitHz)).toEqual(
+      Array(5).fill(null),
+    );
+  });
+  it('IARU Region 1: V40 is 145.500 MHz, RV48 answers on 145.600 with its input 600 kHz down', () => {
+    expect(serviceChannel('iaru-r1-2m', 'V40')?.receiveHz).toBe(145_500_000);
+    expect(serviceChannel('iaru-r1-2m', 'RV48', true)).toMatchObject({
+      receiveHz: 145_600_000,
+      transmitHz: 145_000_000,
+    });
+  });
+  it('interoperability channels carry 156.7; the UHF ones are outputs with inputs 5 MHz up', () => {
+    for (const row of list('interop')) expect([row.tone, row.bandwidthHz]).toEqual(['156.7', 12_500]);
+    expect(serviceChannel('interop', 'UCALL40', true)).toMatchObject({
+      receiveHz: 453_212_500,
+      transmitHz: 458_212_500,
+    });
+    expect(serviceChannel('interop', 'VTAC14')?.receiveHz).toBe(159_472_500);
+  });
+  it('distress and calling channels are never for tests', () => {
+    const never = Object.values(SERVICES).flatMap((s) =>
+      s.channels.filter((row) => row.neverTest).map((row) => row.receiveHz / 1e6),
+    );
+    for (const mhz of [156.8, 121.5, 243, 476.525, 477.275]) expect(never).toContain(mhz);
+  });
+  it('every table passes its schema, every row has a name, and a number stands once for direct and once for a pair', () => {
+    for (const service of Object.values(SERVICES)) {
+      const keys = service.channels.map((row) => `${row.number} ${row.pair}`);
+      expect(new Set(keys).size, service.id).toBe(keys.length);
+    }
   });
 });
 

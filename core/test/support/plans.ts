@@ -40,6 +40,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     name: 'Test plan',
     country: 'US',
     receivePolicy,
+    licensed: [],
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };

@@ -1,3 +1,4 @@
+import { SERVICES } from '@umbrex/core/facts';
 import type { Finding, FindingCode } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
 import { toneWords } from './tones';
@@ -12,9 +13,10 @@ export interface FindingText {
 type Words = { readonly [C in FindingCode]: (finding: Extract<Finding, { code: C }>) => FindingText };
 
 const SERVICE_NAMES: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(Object.values(SERVICES).map(({ id, title }) => [id, title])),
   gmrs: 'GMRS',
   frs: 'FRS',
-  weather: 'weather broadcasts',
+  murs: 'MURS',
   other: 'this service',
 };
 const service = (id: string) => SERVICE_NAMES[id] ?? id;
@@ -91,6 +93,43 @@ const WORDS: Words = {
   'service-needs-licence': () => ({
     what: 'Listen only: no service known here gives these sets leave to transmit on this frequency.',
     help: 'Only the licensee’s own certified sets talk here. Check your local rules.',
+  }),
+  'licence-needed': (f) => ({ what: `Its holder needs a licence for ${service(f.service)} to talk here.` }),
+  'no-licence': (f) => ({
+    what: `Listen only: this person has no licence for ${service(f.service)}.`,
+    help: 'Get the licence, or hand out a set of a service that needs none.',
+  }),
+  'licence-does-not-cover': (f) => ({
+    what: `Listen only: the licence does not cover this person (it is ${f.holds === 'employer' ? 'their employer’s' : f.holds === 'family' ? 'a family member’s' : 'their own'}).`,
+    help: 'A GMRS licence covers close family, not employees; an amateur licence covers its holder alone.',
+  }),
+  'licence-expired': (f) => ({
+    what: `Listen only: the licence ran out on ${f.expires}.`,
+    help: 'Renew it first.',
+  }),
+  'licence-expiry-unknown': () => ({
+    what: 'When does this licence run out? Nobody has written it down.',
+    help: 'Look at the licence.',
+  }),
+  'nobody-transmits-here': () => ({
+    what: 'Nobody of a club, team or fleet transmits here.',
+    help: 'Listen only.',
+  }),
+  'reserved-channel': (f) => ({
+    what: `This channel is set aside for ${f.use}.`,
+    help: 'Choose another one.',
+  }),
+  'hand-held-only': () => ({
+    what: 'Only hand-held sets may transmit here.',
+    help: 'Use another direct channel for mobiles and fixed stations.',
+  }),
+  'country-not-covered': () => ({
+    what: 'No rules of this country are known here.',
+    help: 'Check your local rules before anyone transmits.',
+  }),
+  'not-a-service-channel': () => ({
+    what: 'These frequencies are no channel of the service: repeaters are on the eight main pairs only, input 5 MHz up.',
+    help: 'Look at the listing again; input and output may be swapped, or a digit is wrong.',
   }),
   'power-too-high': (f) => ({
     what: `Listen only: the limit is ${watts(f.limitW)} and this set’s lowest step is ${watts(f.lowestW)}.`,

@@ -1,4 +1,4 @@
-import type { Service } from './service';
+import type { ServiceTable } from './service';
 
 /*
  * Family Radio Service. Source: 47 CFR 95.563 (channels), 95.567 (power), 95.573 (bandwidth).
@@ -29,14 +29,22 @@ const ROWS: readonly (readonly [number, number, number])[] = [
   [22, 462_725_000, 2],
 ];
 
-export const FRS: Service = {
+export const FRS: ServiceTable = {
   id: 'frs',
   title: 'Family Radio Service',
   country: 'US',
   citation: '47 CFR 95.563',
+  powerCitation: '47 CFR 95.567',
+  licence: 'none',
+  licenceCitation: '47 CFR 95.305',
+  certification: true,
+  certificationCitation: '47 CFR 95.561',
+  repeaters: false,
+  identifyEveryMinutes: null,
+  identifyCitation: '47 CFR 95.571',
+  words: ['frs'],
   channels: ROWS.map(([number, hz, watts]) => ({
-    number,
-    pair: false,
+    number: String(number),
     name: `FRS ${number}`,
     receiveHz: hz,
     transmitHz: hz,

@@ -1,8 +1,9 @@
-import type { Service, ServiceChannel } from './service';
+import type { ServiceTable } from './service';
 
 /*
- * General Mobile Radio Service. Source: 47 CFR 95.1763 (channels), 95.1767 (power), 95.1773 (bandwidth).
- * Entered from memory of the rule; the tests hold it against the rule's raster as a formula and an independent list.
+ * General Mobile Radio Service. Source: 47 CFR 95.1763 (channels), 95.1767 (power), 95.1773 (bandwidth), 95.1705 (who is
+ * covered), 95.1751 (identification), 95.1761 (certification). Entered from memory of the rules; the tests hold the channels
+ * against the rule's raster as a formula and an independent list.
  * Columns: number, output or simplex frequency, input frequency of the pair.
  */
 const MAIN: readonly (readonly [number, number, number])[] = [
@@ -34,49 +35,59 @@ const INTERSTITIAL_467: readonly (readonly [number, number])[] = [
   [14, 467_712_500],
 ];
 
-const direct = (
-  number: number,
-  hz: number,
-  rest: Omit<ServiceChannel, 'number' | 'pair' | 'name' | 'receiveHz' | 'transmitHz'>,
-): ServiceChannel => ({
-  number,
-  pair: false,
-  name: `GMRS ${number}`,
+const direct = (n: number, hz: number) => ({
+  number: String(n),
+  name: `GMRS ${n}`,
   receiveHz: hz,
   transmitHz: hz,
-  ...rest,
 });
 
-export const GMRS: Service = {
+export const GMRS: ServiceTable = {
   id: 'gmrs',
   title: 'General Mobile Radio Service',
   country: 'US',
   citation: '47 CFR 95.1763',
+  powerCitation: '47 CFR 95.1767',
+  licence: 'family',
+  licenceCitation: '47 CFR 95.1705',
+  certification: true,
+  certificationCitation: '47 CFR 95.1761',
+  repeaters: true,
+  identifyEveryMinutes: 15,
+  identifyCitation: '47 CFR 95.1751',
+  words: ['gmrs'],
   channels: [
-    // 47 CFR 95.1767(b): 5 W ERP on the 462 MHz interstitial channels
-    ...INTERSTITIAL_462.map(([n, hz]) =>
-      direct(n, hz, { maxPowerW: 5, powerBasis: 'erp', bandwidthHz: 20_000, handHeldOnly: false }),
-    ),
-    // 47 CFR 95.1767(c): 0.5 W ERP, hand-held units only; 95.1773: 12.5 kHz
-    ...INTERSTITIAL_467.map(([n, hz]) =>
-      direct(n, hz, { maxPowerW: 0.5, powerBasis: 'erp', bandwidthHz: 12_500, handHeldOnly: true }),
-    ),
-    // 47 CFR 95.1767(a): 50 W transmitter output on the main channels
-    ...MAIN.map(([n, hz]) =>
-      direct(n, hz, { maxPowerW: 50, powerBasis: 'transmitter', bandwidthHz: 20_000, handHeldOnly: false }),
-    ),
-    ...MAIN.map(
-      ([number, receiveHz, transmitHz]): ServiceChannel => ({
-        number,
-        pair: true,
-        name: `GMRS ${number} repeater`,
-        receiveHz,
-        transmitHz,
-        maxPowerW: 50,
-        powerBasis: 'transmitter',
-        bandwidthHz: 20_000,
-        handHeldOnly: false,
-      }),
-    ),
+    // 47 CFR 95.1767: 5 W ERP on the 462 MHz interstitial channels
+    ...INTERSTITIAL_462.map(([n, hz]) => ({
+      ...direct(n, hz),
+      maxPowerW: 5,
+      powerBasis: 'erp' as const,
+      bandwidthHz: 20_000,
+    })),
+    // 47 CFR 95.1767: 0.5 W ERP, hand-held units only; 95.1773: 12.5 kHz
+    ...INTERSTITIAL_467.map(([n, hz]) => ({
+      ...direct(n, hz),
+      maxPowerW: 0.5,
+      powerBasis: 'erp' as const,
+      bandwidthHz: 12_500,
+      handHeldOnly: true,
+    })),
+    // 47 CFR 95.1767: 50 W transmitter output on the main channels
+    ...MAIN.map(([n, hz]) => ({
+      ...direct(n, hz),
+      maxPowerW: 50,
+      powerBasis: 'transmitter' as const,
+      bandwidthHz: 20_000,
+    })),
+    ...MAIN.map(([n, receiveHz, transmitHz]) => ({
+      number: String(n),
+      pair: true,
+      name: `GMRS ${n} repeater`,
+      receiveHz,
+      transmitHz,
+      maxPowerW: 50,
+      powerBasis: 'transmitter' as const,
+      bandwidthHz: 20_000,
+    })),
   ],
 };

@@ -1,27 +1,76 @@
+import { AIRBAND } from './airband';
+import { AMATEUR_2M, AMATEUR_70CM } from './amateur';
+import { BUSINESS } from './business';
 import { FRS } from './frs';
 import { GMRS } from './gmrs';
-import type { Service, ServiceChannel, ServiceId } from './service';
+import { IARU_R1_2M } from './iaruR12m';
+import { INTEROP } from './interop';
+import { MARINE } from './marine';
+import { MURS } from './murs';
+import { PMR446 } from './pmr446';
+import {
+  type Service,
+  type ServiceChannel,
+  type ServiceId,
+  ServiceSchema,
+  type ServiceTable,
+} from './service';
+import { UHF_CB_AU } from './uhfCbAu';
 import { WEATHER } from './weather';
 
-export type { PowerBasis, Service, ServiceChannel, ServiceId } from './service';
-export { SERVICE_IDS } from './service';
+export * from './service';
 export { WEATHER_NUMBERS } from './weather';
 
-/** Every service table, by id. */
-export const SERVICES: Readonly<Record<ServiceId, Service>> = { gmrs: GMRS, frs: FRS, weather: WEATHER };
+const TABLES: Readonly<Record<ServiceId, ServiceTable>> = {
+  gmrs: GMRS,
+  frs: FRS,
+  murs: MURS,
+  weather: WEATHER,
+  business: BUSINESS,
+  marine: MARINE,
+  airband: AIRBAND,
+  interop: INTEROP,
+  'amateur-2m': AMATEUR_2M,
+  'amateur-70cm': AMATEUR_70CM,
+  pmr446: PMR446,
+  'uhf-cb-au': UHF_CB_AU,
+  'iaru-r1-2m': IARU_R1_2M,
+};
 
-/** The channel of a service by its own number; `pair` picks the repeater pair instead of the direct channel. */
-export function serviceChannel(id: ServiceId, number: number, pair = false): ServiceChannel | undefined {
-  return SERVICES[id].channels.find((channel) => channel.number === number && channel.pair === pair);
+/** Every service table that ships, by id. */
+export const SERVICES = Object.fromEntries(
+  Object.entries(TABLES).map(([id, table]) => [id, ServiceSchema.parse(table)]),
+) as Readonly<Record<ServiceId, Service>>;
+
+/** The services of a country, in the order of the tables. */
+export function servicesOf(
+  country: string,
+  services: readonly Service[] = Object.values(SERVICES),
+): Service[] {
+  return services.filter((service) => service.country === country);
+}
+
+/** The channel of a service by its own number or an alias; `pair` picks the repeater pair instead of the direct channel. */
+export function serviceChannel(
+  service: ServiceId | Service,
+  number: number | string,
+  pair = false,
+): ServiceChannel | undefined {
+  const table = typeof service === 'string' ? SERVICES[service] : service;
+  const text = String(number).toLowerCase();
+  const like = (channel: ServiceChannel) =>
+    channel.number.toLowerCase() === text || channel.aliases.some((alias) => alias.toLowerCase() === text);
+  return table.channels.find((channel) => channel.pair === pair && like(channel));
 }
 
 /** The channel of a service that has exactly these frequencies (hertz). */
 export function channelOn(
-  id: ServiceId,
+  service: ServiceId | Service,
   receiveHz: number,
   transmitHz: number | null,
 ): ServiceChannel | undefined {
-  return SERVICES[id].channels.find(
+  const table = typeof service === 'string' ? SERVICES[service] : service;
+  return table.channels.find(
     (channel) => channel.receiveHz === receiveHz && channel.transmitHz === transmitHz,
   );
 }

@@ -1,4 +1,4 @@
-import type { Service } from './service';
+import type { ServiceTable } from './service';
 
 /*
  * US weather broadcasts. Source: NOAA Weather Radio frequency list (seven channels), from memory.
@@ -16,20 +16,28 @@ export const WEATHER_NUMBERS: readonly { ascending: number; receiveHz: number; m
   { ascending: 7, receiveHz: 162_550_000, marine: 1 },
 ];
 
-export const WEATHER: Service = {
+export const WEATHER: ServiceTable = {
   id: 'weather',
   title: 'Weather broadcasts',
   country: 'US',
   citation: 'NOAA Weather Radio frequency list',
-  channels: WEATHER_NUMBERS.map(({ ascending, receiveHz }) => ({
-    number: ascending,
-    pair: false,
+  powerCitation: 'NOAA Weather Radio frequency list',
+  licence: 'closed',
+  licenceCitation: 'NOAA Weather Radio frequency list',
+  certification: false,
+  certificationCitation: '',
+  repeaters: false,
+  identifyEveryMinutes: null,
+  identifyCitation: '',
+  words: ['wx', 'weather'],
+  channels: WEATHER_NUMBERS.map(({ ascending, receiveHz, marine }) => ({
+    number: String(ascending),
     name: `Weather ${ascending}`,
     receiveHz,
     transmitHz: null,
     maxPowerW: null,
     powerBasis: null,
     bandwidthHz: 25_000,
-    handHeldOnly: false,
+    aliases: [`WX${marine} in marine order`],
   })),
 };

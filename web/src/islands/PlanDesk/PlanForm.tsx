@@ -7,11 +7,12 @@ interface Props {
   save: (head: PlanHead) => Promise<boolean>;
 }
 
-const headOf = ({ name, country, receivePolicy, groups }: Plan): PlanHead => ({
+const headOf = ({ name, country, receivePolicy, groups, licensed }: Plan): PlanHead => ({
   name,
   country,
   receivePolicy,
   groups,
+  licensed,
 });
 
 /** The plan itself: its name, its receive-tone policy, its groups. A group goes only when it is empty. */

@@ -34,6 +34,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     country: row.country,
     receivePolicy: row.receive_policy,
     groups: row.groups,
+    licensed: row.licensed,
     channels: rows.map(channelFromRow),
   });
   return {
@@ -52,6 +53,7 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     country: plan.country,
     receive_policy: plan.receivePolicy,
     groups: JSON.stringify(plan.groups),
+    licensed: JSON.stringify(plan.licensed),
   });
   const rows = plan.channels.map((channel, i) => ({
     ...channelRow(channel),
@@ -80,13 +82,14 @@ export async function savePlanHead(
       country: head.country,
       receive_policy: head.receivePolicy,
       groups: JSON.stringify(head.groups),
+      licensed: JSON.stringify(head.licensed),
       version: version + 1,
     });
-  const { name, country, receivePolicy, groups } = state.plan;
+  const { name, country, receivePolicy, groups, licensed } = state.plan;
   return recordEdit(trx, workspaceId, {
     kind: 'plan',
     aggregateId: planId,
-    before: { name, country, receivePolicy, groups },
+    before: { name, country, receivePolicy, groups, licensed },
     after: head,
   });
 }

@@ -1,0 +1,41 @@
+import type { ServiceTable } from './service';
+
+/*
+ * Air band distress and common frequencies, AM. Source: 47 CFR 87.173; 243.000 is the military distress frequency. From memory.
+ * Nobody here transmits: an aircraft station licence and certified equipment are another world.
+ */
+const ROWS: readonly (readonly [string, number, string, boolean])[] = [
+  ['121.5', 121_500_000, 'Air distress', true],
+  ['122.75', 122_750_000, 'Air to air', false],
+  ['122.9', 122_900_000, 'Air multicom', false],
+  ['123.1', 123_100_000, 'Air search and rescue', true],
+  ['243', 243_000_000, 'Air distress, military', true],
+];
+
+export const AIRBAND: ServiceTable = {
+  id: 'airband',
+  title: 'Air band',
+  country: 'US',
+  citation: '47 CFR 87.173',
+  powerCitation: '47 CFR 87.131',
+  licence: 'closed',
+  licenceCitation: '47 CFR 87.18',
+  certification: true,
+  certificationCitation: '47 CFR 87.145',
+  repeaters: false,
+  identifyEveryMinutes: null,
+  identifyCitation: '',
+  words: ['air', 'airband'],
+  channels: ROWS.map(([number, hz, name, distress]) => ({
+    number,
+    name,
+    receiveHz: hz,
+    transmitHz: null,
+    maxPowerW: null,
+    powerBasis: null,
+    bandwidthHz: 25_000,
+    mode: 'AM',
+    noTones: true,
+    neverTest: distress,
+  })),
+};

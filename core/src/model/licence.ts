@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { FrequencySchema, LineSchema } from './channel';
+
+/** A frequency of the workspace's own business licence: a row of the service that has no published table. */
+export const LicensedFrequencySchema = z.strictObject({
+  name: LineSchema.trim().min(1).max(40),
+  receiveHz: FrequencySchema,
+  transmitHz: FrequencySchema,
+  bandwidthHz: z.number().int().positive(),
+  maxPowerW: z.number().positive(),
+  licence: LineSchema.trim().min(1).max(40),
+  area: LineSchema.max(80),
+  /** The day after which it is no longer good. */
+  expires: z.iso.date(),
+});
+export type LicensedFrequency = z.infer<typeof LicensedFrequencySchema>;
+
+/** What a person may lean on: a licence of their own, of close family, or of their employer. */
+export const LicenceSchema = z.strictObject({
+  /** The service it is for; `amateur` is good for every amateur band. */
+  service: z.string().min(1).max(20),
+  holds: z.enum(['own', 'family', 'employer']),
+  expires: z.union([z.iso.date(), z.literal('unknown')]),
+});
+export type Licence = z.infer<typeof LicenceSchema>;

@@ -1,0 +1,50 @@
+import type { Finding } from '../findings/index';
+import type { Licence } from '../model/index';
+import type { RuleContext, RuleRow } from './rows';
+
+/**
+ * Whether a person's licences let them transmit in a service: `null` when they do, else the finding that says why not.
+ * Source: 47 CFR 95.1705 (family, not employees), 95.305 (no licence), 97.5, 90.35; expiry by the licence itself.
+ */
+export function personFinding(
+  licences: readonly Licence[],
+  row: RuleRow,
+  context: RuleContext,
+): Finding | null {
+  const { service } = row;
+  const source = service.licenceCitation;
+  const needed = service.licence;
+  if (needed === 'none') return null;
+  if (needed === 'closed') return { code: 'nobody-transmits-here', severity: 'error', source };
+  if (needed === 'business' && row.licensed && expired(row.licensed.expires, context))
+    return { code: 'licence-expired', severity: 'error', expires: row.licensed.expires, source };
+  const good = (licence: Licence) =>
+    licence.service === service.id || (service.id.startsWith('amateur') && licence.service === 'amateur');
+  const mine = licences.filter(good);
+  const byHolding = mine.filter(({ holds }) => {
+    switch (needed) {
+      case 'family':
+        return holds === 'own' || holds === 'family';
+      case 'personal':
+        return holds === 'own';
+      case 'business':
+      case 'authorised':
+        return holds === 'own' || holds === 'employer';
+      default:
+        return needed satisfies never;
+    }
+  });
+  if (byHolding.length === 0)
+    return mine.length > 0
+      ? { code: 'licence-does-not-cover', severity: 'error', holds: mine[0]?.holds ?? '', source }
+      : { code: 'no-licence', severity: 'error', service: service.id, source };
+  if (byHolding.some(({ expires }) => expires !== 'unknown' && !expired(expires, context))) return null;
+  const known = byHolding.find(({ expires }) => expires !== 'unknown');
+  if (byHolding.some(({ expires }) => expires === 'unknown'))
+    return { code: 'licence-expiry-unknown', severity: 'warning', source };
+  return { code: 'licence-expired', severity: 'error', expires: String(known?.expires), source };
+}
+
+function expired(day: string, context: RuleContext): boolean {
+  return context.today !== undefined && day < context.today;
+}

@@ -1,0 +1,113 @@
+import type { PowerBasis, Service } from '../facts/index';
+import type { Finding } from '../findings/index';
+import type { Channel, Description, Licence } from '../model/index';
+import { personFinding } from './person';
+import { type RuleContext, type RuleRow, ruleRows } from './rows';
+
+/** What somebody may do on a channel with a kind of device, and where that is written. */
+export type TransmitRule =
+  | {
+      readonly may: 'transmit';
+      readonly service: Service;
+      /** In watts; `null` where the table gives none. */
+      readonly limitW: number | null;
+      readonly basis: PowerBasis | null;
+      readonly bandwidthHz: number;
+      readonly identifyEveryMinutes: number | null;
+      readonly source: string;
+      readonly findings: readonly Finding[];
+    }
+  | { readonly may: 'listen' | 'unknown'; readonly finding: Finding };
+
+type Device = Pick<Description, 'certifiedFor' | 'station'>;
+
+/**
+ * Applies the service tables of a country to a channel, a kind of device and, where one is given, a person. With several
+ * services on the same frequencies, the first that lets them transmit counts. A limit in effective radiated power is later
+ * compared with transmitter watts, which is on the safe side of a hand-held's antenna (0 dBd or less, common practice).
+ * Sources: each service's own citations, see its table.
+ * @param licences a person's licences; without them only channel and device are judged
+ */
+export function transmitRule(
+  channel: Channel,
+  device: Device,
+  context: RuleContext,
+  licences?: readonly Licence[],
+): TransmitRule {
+  const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
+  if (channel.transmitHz === null) return listen({ code: 'listen-only-by-plan', severity: 'note' });
+  if (context.country === 'other')
+    return { may: 'unknown', finding: { code: 'country-not-covered', severity: 'warning' } };
+  const rows = ruleRows(channel, context);
+  if (rows.length === 0) return listen(outsideAll(channel));
+  const answers = rows.map((row) => oneRow(row, device, context, licences));
+  const best =
+    answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');
+  // The service the plan names explains best why not.
+  const named = rows.findIndex((row) => row.service.id === channel.service);
+  return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel));
+}
+
+function oneRow(
+  row: RuleRow,
+  device: Device,
+  context: RuleContext,
+  licences: readonly Licence[] | undefined,
+): TransmitRule {
+  const { service } = row;
+  const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
+  if (service.licence === 'closed')
+    return listen({ code: 'nobody-transmits-here', severity: 'error', source: service.licenceCitation });
+  if (row.channel?.reservedFor)
+    return listen({
+      code: 'reserved-channel',
+      severity: 'error',
+      use: row.channel.reservedFor,
+      source: service.citation,
+    });
+  if (service.certification) {
+    const source = service.certificationCitation;
+    if (device.certifiedFor === 'unknown')
+      return {
+        may: 'unknown',
+        finding: { code: 'certification-unknown', severity: 'warning', service: service.id, source },
+      };
+    if (!(device.certifiedFor as readonly string[]).includes(service.id))
+      return listen({ code: 'not-certified', severity: 'warning', service: service.id, source });
+  }
+  if (row.handHeldOnly && device.station !== 'hand-held')
+    return listen({ code: 'hand-held-only', severity: 'error', source: service.powerCitation });
+  const findings: Finding[] = [];
+  if (licences === undefined) {
+    if (service.licence !== 'none')
+      findings.push({
+        code: 'licence-needed',
+        severity: 'note',
+        service: service.id,
+        source: service.licenceCitation,
+      });
+  } else {
+    const finding = personFinding(licences, row, context);
+    if (finding)
+      return finding.code === 'licence-expiry-unknown' ? { may: 'unknown', finding } : listen(finding);
+  }
+  return {
+    may: 'transmit',
+    service,
+    limitW: row.limitW,
+    basis: row.basis,
+    bandwidthHz: row.bandwidthHz,
+    identifyEveryMinutes: service.identifyEveryMinutes,
+    source: service.powerCitation,
+    findings,
+  };
+}
+
+/** GMRS segments: a pair in here that no table has breaks the rule; elsewhere it belongs to a service that is not known here. */
+function outsideAll({ receiveHz, transmitHz }: Channel): Finding {
+  const inGmrs = (hz: number) =>
+    [462_550_000, 467_550_000].some((from) => hz >= from - 12_500 && hz <= from + 187_500);
+  if (inGmrs(receiveHz) || (transmitHz !== null && inGmrs(transmitHz)))
+    return { code: 'not-a-service-channel', severity: 'error', source: '47 CFR 95.1763' };
+  return { code: 'service-needs-licence', severity: 'warning' };
+}
