@@ -20,6 +20,7 @@ module.exports = {
     stage('model', 'units', 'facts'),
     stage('listing', 'units', 'facts', 'findings', 'model'),
     stage('tones', 'units', 'facts', 'findings', 'model'),
+    stage('check', 'units', 'facts', 'findings', 'model', 'rules', 'tones'),
     stage('rules', 'units', 'facts', 'findings', 'model'),
     stage('fit', 'units', 'facts', 'findings', 'model', 'rules', 'tones'),
     stage('formats', 'units', 'facts', 'findings', 'model'),

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { parseArgs } from 'node:util';
+import { reviewPlan } from '@umbrex/core/check';
 import {
   SERVICE_IDS,
   SERVICES,
@@ -22,6 +23,7 @@ const USAGE = `usage:
   umbrex channel "<text>"                     read a line as a channel
   umbrex fit <plan.json> [--device <file>]…   what each device can do with the plan
   umbrex prove <plan.json> [--device <file>]… write each device's sheet and replay it
+  umbrex check <plan.json>                    what is wrong with a plan, before anybody programs it
   umbrex service <id>                         a service's table (${SERVICE_IDS.join(', ')})
   umbrex rules --service <id> --channel <number> --device <file> [--pair] [--licence <service>[:own|family|employer]]…
                                               what a person may do there with that device
@@ -45,6 +47,8 @@ export function run(words: readonly string[]): Outcome {
       return tone(onlySubject(subject, rest));
     case 'channel':
       return channel(onlySubject(subject, rest));
+    case 'check':
+      return check(onlySubject(subject, rest));
     case 'service':
       return service(onlySubject(subject, rest));
     case 'fit':
@@ -79,6 +83,21 @@ function tone(text: string): Outcome {
 function channel(text: string): Outcome {
   const reading = readLine(text);
   return { ok: reading.ok, json: reading };
+}
+
+function check(path: string): Outcome {
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const today = new Date().toISOString().slice(0, 10);
+  const found = reviewPlan(plan.value, { today });
+  const ok = found.every(({ finding }) => finding.severity !== 'error');
+  const findings = found.map(({ finding: { source, ...finding }, next, repair }) => ({
+    ...finding,
+    citation: source ?? null,
+    next,
+    repair: repair?.code ?? null,
+  }));
+  return { ok, json: { ok, findings } };
 }
 
 function service(id: string): Outcome {

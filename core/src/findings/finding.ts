@@ -66,6 +66,33 @@ export type Finding = Common &
     | { readonly code: 'bandwidth-unknown' }
     | { readonly code: 'firmware-unverified'; readonly firmware: string }
     | { readonly code: 'firmware-unknown' }
+    // the plan by itself
+    | { readonly code: 'input-output-swapped' }
+    | { readonly code: 'direct-tone-never-sent'; readonly tone: string }
+    | { readonly code: 'direct-tones-differ'; readonly transmitTone: string; readonly receiveTone: string }
+    | { readonly code: 'repeater-without-tone' }
+    | { readonly code: 'tones-forbidden' }
+    | { readonly code: 'tone-is-no-privacy' }
+    | { readonly code: 'too-wide'; readonly limitHz: number }
+    | { readonly code: 'wide-beside-narrow' }
+    | { readonly code: 'licence-ends-soon'; readonly expires: string }
+    | { readonly code: 'never-for-tests' }
+    | { readonly code: 'permission-needed' }
+    | { readonly code: 'same-name'; readonly other: string }
+    | { readonly code: 'same-channel'; readonly other: string }
+    | {
+        readonly code: 'tones-are-partners';
+        readonly other: string;
+        readonly tone: string;
+        readonly otherTone: string;
+      }
+    | {
+        readonly code: 'tones-look-alike';
+        readonly other: string;
+        readonly tone: string;
+        readonly otherTone: string;
+      }
+    | { readonly code: 'scan-stop-ambiguous'; readonly other: string }
     // sheet and proof
     | { readonly code: 'steps-not-known' }
     | { readonly code: 'no-recipe'; readonly field: string }

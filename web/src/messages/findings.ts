@@ -215,6 +215,67 @@ const WORDS: Words = {
     help: 'Look at what it shows when it is turned on.',
   }),
 
+  'input-output-swapped': () => ({
+    what: 'Input and output are swapped: sets would listen on the repeater’s input and send on its output.',
+    help: 'Swap them.',
+  }),
+  'direct-tone-never-sent': (f) => ({
+    what: `Sets wait for ${toneWords(f.tone)} here, but nobody sends it: they would hear nobody of the group.`,
+    help: 'Leave the receive tone off, or send the tone as well.',
+  }),
+  'direct-tones-differ': (f) => ({
+    what: `On a direct channel all send ${toneWords(f.transmitTone)} and wait for ${toneWords(f.receiveTone)}: nobody hears anybody.`,
+    help: 'Use one tone for both ways.',
+  }),
+  'repeater-without-tone': () => ({
+    what: 'No transmit tone on a repeater. Most repeaters stay shut without one.',
+    help: 'Ask its owner whether it really opens without a tone.',
+  }),
+  'tones-forbidden': () => ({
+    what: 'The rules forbid tones on this channel: sets without one would not be heard.',
+    help: 'Leave the tones off.',
+  }),
+  'tone-is-no-privacy': () => ({
+    what: 'A tone keeps nothing private: anybody without a receive tone hears every word.',
+    help: 'Say nothing on the air that others may not hear.',
+  }),
+  'too-wide': (f) => ({
+    what: `Wide is more than the rules allow here (${f.limitHz / 1000} kHz).`,
+    help: 'Set it to narrow.',
+  }),
+  'wide-beside-narrow': () => ({
+    what: 'FRS sets on this channel are narrow; a wide voice sounds harsh in them.',
+    help: 'Narrow is lawful too, and right where FRS sets share the channel.',
+  }),
+  'licence-ends-soon': (f) => ({
+    what: `The licence for this frequency ends on ${f.expires}.`,
+    help: 'Renew it in time.',
+  }),
+  'never-for-tests': () => ({ what: 'A distress or calling channel: never key up here to test.' }),
+  'permission-needed': () => ({
+    what: 'By permission only.',
+    help: 'Ask its owner before anybody transmits, and note the answer.',
+  }),
+  'same-name': (f) => ({
+    what: `Another channel is called “${f.other}” too.`,
+    help: 'Give one of them another name.',
+  }),
+  'same-channel': (f) => ({
+    what: `The same frequencies and tones as “${f.other}”.`,
+    help: 'Keep one of the two.',
+  }),
+  'tones-are-partners': (f) => ({
+    what: `${f.tone} here and ${f.otherTone} on “${f.other}” are the same on the air: each opens the other’s sets.`,
+    help: 'Choose another code for one of them.',
+  }),
+  'tones-look-alike': (f) => ({
+    what: `${toneWords(f.tone)} here and ${toneWords(f.otherTone)} on “${f.other}” are neighbours; a wide decoder may open for the wrong one.`,
+    help: 'Take tones that are further apart.',
+  }),
+  'scan-stop-ambiguous': (f) => ({
+    what: `Same receive frequency as “${f.other}”: when a scan stops there, the name on the display may be the wrong one.`,
+  }),
+
   'steps-not-known': () => ({
     what: 'The steps for this set are not known.',
     help: 'Set the values by its manual, then read them back.',

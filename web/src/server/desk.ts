@@ -1,5 +1,7 @@
+import { reviewPlan } from '@umbrex/core/check';
 import { type Board, fitBoard } from '@umbrex/core/fit';
 import type { Description, Unit } from '@umbrex/core/model';
+import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { listDescriptions } from './repositories/descriptions';
 import { listPlans, loadPlan, type PlanState } from './repositories/plans';
@@ -40,13 +42,12 @@ export function fitPart({ behaviour: _b, recipes: _r, ...rest }: Description): D
 
 /** How many things wait in each stage of the work. */
 export function waiting({ state, board }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
-  const unknownTones = state.plan.channels.filter(
-    (c) => c.transmitTone === 'unknown' || c.receiveTone === 'unknown',
-  );
   const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
-  return {
-    gather: Object.keys(board.unitFindings).length,
-    arrange: unknownTones.length,
-    fit: unknownCells.length,
-  };
+  const wrong = reviewPlan(state.plan, { today: today() }).filter(({ next }) => next !== 'know');
+  return { gather: Object.keys(board.unitFindings).length, arrange: wrong.length, fit: unknownCells.length };
+}
+
+/** The calendar day here, as YYYY-MM-DD. */
+export function today(): string {
+  return format(new Date(), 'yyyy-MM-dd');
 }

@@ -8,6 +8,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'to the entry line'],
   ['g then d', 'Devices'],
   ['g then p', 'Plan'],
+  ['g then c', 'Check'],
   ['g then f', 'Fit board'],
   ['g then s', 'Sheets'],
   ['n', 'day or night'],
