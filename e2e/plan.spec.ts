@@ -116,3 +116,24 @@ test('when the server does not answer, nothing that was written is lost', async 
   await page.keyboard.press('Enter');
   await expect(row(page, 'Heron Bank')).toHaveCount(1);
 });
+
+test('a pasted listing is read line by line, and only what is fine is added', async ({ page, context }) => {
+  await open(page, await planPath(page));
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  const listing =
+    'Name\tFrequency\tTone\nTern Ledge\t462.725\trpt 100.0\nAuk Stack\t467.600\t131.8\nSkua Bay\tMURS 3\tTSQ 67.0';
+  await page.evaluate((text) => navigator.clipboard.writeText(text), listing);
+  await entry(page).focus();
+  await page.keyboard.press('Control+V');
+  const dialog = page.getByRole('dialog', { name: 'A whole listing' });
+  await expect(dialog.getByText('is a repeater’s input')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 2 channels' }).click();
+  await expect(dialog.getByText('is in the plan')).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  for (const [name, there] of [
+    ['Tern Ledge', 1],
+    ['Skua Bay', 1],
+    ['Auk Stack', 0],
+  ] as const)
+    await expect(row(page, name)).toHaveCount(there);
+});

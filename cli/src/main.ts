@@ -173,6 +173,7 @@ function channelOfRow(service: ServiceId, row: ServiceChannel): Channel {
     receiveTone: 'off',
     receivePolicy: 'plan',
     bandwidth: 'unknown',
+    mode: 'FM',
     service,
     access: 'unknown',
     tier: 'should',

@@ -22,6 +22,7 @@ export type Finding = Common &
     | { readonly code: 'cannot-receive'; readonly receiveHz: number }
     | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }
     | { readonly code: 'receive-unknown' }
+    | { readonly code: 'mode-not-here'; readonly mode: string }
     | { readonly code: 'listen-only-by-plan' }
     | { readonly code: 'no-repeater-input'; readonly inputHz: number; readonly outputHz: number }
     | { readonly code: 'talk-goes-out-on-output'; readonly transmitHz: number }

@@ -35,6 +35,9 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
     placements: none,
   });
 
+  const { receive } = device.description;
+  if (receive !== 'unknown' && !(receive.modes as readonly string[]).includes(channel.mode))
+    return verdict('no', [{ code: 'mode-not-here', severity: 'error', mode: channel.mode }]);
   if (channel.transmitHz === null) return listen([{ code: 'listen-only-by-plan', severity: 'note' }]);
   if (device.description.transmit === 'unknown')
     return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);

@@ -1,3 +1,4 @@
+import { SERVICES } from '../facts/index';
 import { type Collected, frequencyHz, pushTone, type State, tooLow } from './collected';
 import { takeNumber } from './numbers';
 import { type Token, tokensOf } from './tokens';
@@ -28,6 +29,7 @@ export function collect(line: string): Collected {
     listen: false,
     access: undefined,
     bandwidth: undefined,
+    mode: undefined,
     name: [],
     notes: [],
     questions: [],
@@ -51,25 +53,16 @@ function step(state: State, i: number): number {
   const { got, tokens } = state;
   const token = tokens[i];
   if (!token) return 1;
-  const next = tokens[i + 1];
   const phrase = PHRASES.find(([words]) => words.every((word, k) => tokens[i + k]?.lower === word));
   if (phrase && takePhrase(state, phrase[1])) return phrase[0].length;
   if (takeMark(state, token, i)) return 1;
-  if (CHANNEL_WORDS.has(token.lower) && next && /^\d{1,3}$/.test(next.text))
-    return takeChannel(state, undefined, token, next);
-  if (['gmrs', 'frs', 'wx', 'weather', 'r', 'rpt', 'rptr', 'repeater'].includes(token.lower)) {
-    const numbered = CHANNEL_WORDS.has(next?.lower ?? '') ? tokens[i + 2] : next;
-    if (numbered && /^\d{1,2}$/.test(numbered.text) && !state.hasFrequency) {
-      if (REPEATER_WORDS.has(token.lower) || token.lower === 'r') got.repeater = true;
-      const service =
-        token.lower === 'gmrs' || token.lower === 'frs'
-          ? token.lower
-          : /^w/.test(token.lower)
-            ? 'wx'
-            : undefined;
-      return takeChannel(state, service, token, numbered) + (numbered === next ? 0 : 1);
-    }
+  const lettered = !state.got.channel && LETTERED.get(token.lower);
+  if (lettered) {
+    got.channel = { ...lettered, start: token.start, end: token.end };
+    return 1;
   }
+  const numbered = numberAfter(state, i);
+  if (numbered > 0) return numbered;
   if (token.lower === 'gmrs' || token.lower === 'frs') {
     got.serviceWord = token.lower;
     return 1;
@@ -85,7 +78,13 @@ function step(state: State, i: number): number {
     return 1;
   }
   if (DIGITAL_MODES.has(token.lower)) {
-    got.questions.push({ code: 'digital-mode', blocking: true, about: token.text, offers: [] });
+    got.mode = 'digital';
+    got.notes.push(token.text.toUpperCase());
+    got.questions.push({ code: 'digital-mode', blocking: false, about: token.text, offers: [] });
+    return 1;
+  }
+  if (token.text === 'AM' && i > 0) {
+    got.mode = 'AM';
     return 1;
   }
   return takeNumber(state, i) || takeName(state, token);
@@ -130,6 +129,10 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean 
       return true;
     case 'off-air':
       got.notes.push('off air');
+      return true;
+    case 'split':
+      // `split 158.355`: the frequency that follows is the one our sets send on.
+      state.direction = 'send';
       return true;
     case 'open':
     case 'drop':
@@ -194,16 +197,72 @@ function nearValue(tokens: readonly Token[], from: number): boolean {
   return false;
 }
 
-function takeChannel(
-  state: State,
-  service: 'gmrs' | 'frs' | 'wx' | undefined,
-  from: Token,
-  number: Token,
-): number {
-  if (state.got.channel) state.got.name.push(from.text, number.text);
-  else state.got.channel = { service, number: Number(number.text), start: from.start, end: number.end };
-  return 2;
+/** Channel names with letters, which need no word before them: `V24`, `UTAC41`. */
+const LETTERED: ReadonlyMap<string, { service: string; number: string }> = new Map(
+  Object.values(SERVICES).flatMap(({ id, channels }) =>
+    channels
+      .filter(({ number }) => /^[a-z]+\d/i.test(number))
+      .map(({ number }) => [number.toLowerCase(), { service: id, number }] as const),
+  ),
+);
+
+/** The services by the words that stand before a channel number: `marine 16`, `UHF CB 27`. */
+const SERVICE_WORDS: ReadonlyMap<string, string> = new Map(
+  Object.values(SERVICES).flatMap(({ id, words }) => words.map((word) => [word, id] as const)),
+);
+
+/** A channel number with words before it that say whose: `ch 18`, `gmrs ch 18`, `rpt 21`, `marine 16`. Answers the words used, or 0. */
+function numberAfter(state: State, i: number): number {
+  const { got, tokens, hasFrequency } = state;
+  let service: string | undefined;
+  let repeater = false;
+  let named = false;
+  let k = i;
+  for (; k < tokens.length; k++) {
+    const word = tokens[k]?.lower ?? '';
+    const of = SERVICE_WORDS.get(word);
+    const isRepeater = REPEATER_WORDS.has(word) || word === 'r';
+    if (of !== undefined && (service === undefined || service === of)) service = of;
+    else if (CHANNEL_WORDS.has(word)) named = true;
+    else if (isRepeater && !repeater) repeater = true;
+    else break;
+  }
+  const number = tokens[k];
+  const first = tokens[i];
+  if (k === i || !number || !first || !/^\d{1,4}(\.\d+)?[a-z]?$/i.test(number.text)) return 0;
+  // With a frequency in the line, a number after other words is part of a name: `Repeater 2 462.650`.
+  if (hasFrequency && !named) return 0;
+  const known = service === undefined ? undefined : Object.values(SERVICES).find(({ id }) => id === service);
+  const isChannel = known?.channels.some(
+    (row) => row.number === number.text || row.aliases.includes(number.text),
+  );
+  if (!isChannel && !/^\d{1,3}[a-z]?$/i.test(number.text)) return 0;
+  if (service !== undefined && !isChannel && !named && !PLAIN_SERVICES.has(service)) return 0;
+  if (got.channel) {
+    got.name.push(...tokens.slice(i, k + 1).map((token) => token.text));
+    return k + 1 - i;
+  }
+  if (repeater) got.repeater = true;
+  const lettered = /\d[a-z]$/i.test(number.text) ? 'marine' : undefined;
+  got.channel = {
+    service: service ?? lettered,
+    number: number.text.toUpperCase(),
+    start: first.start,
+    end: number.end,
+  };
+  return k + 1 - i;
 }
+
+/** Services whose word makes any small number a channel, so that a wrong one is said rather than taken for a name. */
+const PLAIN_SERVICES: ReadonlySet<string> = new Set([
+  'gmrs',
+  'frs',
+  'murs',
+  'weather',
+  'pmr446',
+  'uhf-cb-au',
+  'marine',
+]);
 
 function takeName(state: State, token: Token): number {
   state.direction = undefined;

@@ -14,16 +14,16 @@ export interface Collected {
     start: number;
     end: number;
   }[];
-  channel:
-    | { service: 'gmrs' | 'frs' | 'wx' | undefined; number: number; start: number; end: number }
-    | undefined;
-  serviceWord: 'gmrs' | 'frs' | undefined;
-  offsetHz: number | 'standard' | undefined;
+  channel: { service: string | undefined; number: string; start: number; end: number } | undefined;
+  serviceWord: string | undefined;
+  /** As written; a bare sign stands for the usual offset that way. */
+  offsetHz: number | '+' | '-' | undefined;
   repeater: boolean;
   direct: boolean;
   listen: boolean;
   access: 'open' | 'permission' | undefined;
   bandwidth: 'narrow' | 'wide' | undefined;
+  mode: 'AM' | 'digital' | undefined;
   readonly name: string[];
   readonly notes: string[];
   readonly questions: Question[];

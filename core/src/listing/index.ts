@@ -1,2 +1,3 @@
 export * from './line';
+export * from './paste';
 export { readTone, type ToneReading } from './tone';

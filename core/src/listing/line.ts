@@ -1,9 +1,11 @@
 import {
   channelOn,
   SERVICES,
+  type Service,
   type ServiceChannel,
   type ServiceId,
   serviceChannel,
+  servicesOf,
   WEATHER_NUMBERS,
 } from '../facts/index';
 import type { Question } from '../findings/index';
@@ -32,14 +34,14 @@ const GMRS_SEGMENTS_HZ = [
  * Reads one line as people write a channel, in any order: `Gannet Top 462.650 rpt in D251 out D606 open`. Input tone means
  * transmit tone. Nothing is guessed: what a line leaves open becomes a question, and what is assumed is said.
  */
-export function readLine(line: string): LineReading {
+export function readLine(line: string, country: Service['country'] = 'US'): LineReading {
   const one = line.replace(/[\p{Cc}]+/gu, ' ').trim();
   if (one === '') return stop({ code: 'nothing-written', blocking: true, about: '', offers: [] });
   if (one.length > LONGEST_LINE)
     return stop({ code: 'line-too-long', blocking: true, about: one.slice(0, 40), offers: [] });
   const got = collect(one);
   const questions = [...got.questions];
-  const pair = choosePair(got, questions);
+  const pair = choosePair(got, questions, country);
   if (!pair) return { ok: false, channel: null, questions };
   const tones = chooseTones(got, pair, questions);
   const channel = tones && draft(got, pair, tones, questions);
@@ -58,83 +60,79 @@ interface Pair {
   readonly row: ServiceChannel | undefined;
 }
 
-function choosePair(got: Collected, questions: Question[]): Pair | undefined {
+/** What a bare channel number means in each country (common practice). */
+const HOME: Readonly<Record<Service['country'], ServiceId>> = { US: 'gmrs', AU: 'uhf-cb-au', EU: 'pmr446' };
+
+function choosePair(got: Collected, questions: Question[], country: Service['country']): Pair | undefined {
   if (got.channel && got.frequencies.length > 0) {
-    const named = fromNumber(got, [...questions]);
+    const named = fromNumber(got, [...questions], country);
     const written = got.frequencies[0];
     if (!named || !written || (named.receiveHz !== written.hz && named.transmitHz !== written.hz)) {
       questions.push({ code: 'pair-does-not-match', blocking: true, about: got.line, offers: [] });
       return undefined;
     }
-    return fromFrequencies(got, questions);
+    return fromFrequencies(got, questions, country);
   }
-  if (got.channel) return fromNumber(got, questions);
-  if (got.frequencies.length > 0) return fromFrequencies(got, questions);
+  if (got.channel) return fromNumber(got, questions, country);
+  if (got.frequencies.length > 0) return fromFrequencies(got, questions, country);
   if (!questions.some((question) => question.blocking))
     questions.push({ code: 'no-frequency', blocking: true, about: got.line, offers: [] });
   return undefined;
 }
 
-function fromNumber(got: Collected, questions: Question[]): Pair | undefined {
+function fromNumber(got: Collected, questions: Question[], country: Service['country']): Pair | undefined {
   const channel = got.channel;
   if (!channel) return undefined;
   const { number, start, end } = channel;
   const about = got.line.slice(start, end);
-  if (channel.service === 'wx') {
-    const readings = WEATHER_NUMBERS.filter((row) => row.ascending === number || row.marine === number);
+  const ask = (code: Question['code'], offers: readonly string[] = [], lines: readonly string[] = []) => {
+    questions.push({ code, blocking: true, about, offers, lines });
+    return undefined;
+  };
+  if (channel.service === 'weather') {
+    const n = Number(number);
+    const readings = WEATHER_NUMBERS.filter((row) => row.ascending === n || row.marine === n);
     const offers = readings.map((row) => mhzText(row.receiveHz));
     const lines = offers.map((offer) => withText(got.line, start, end, `weather ${offer}`));
-    questions.push({
-      code: offers.length > 0 ? 'channel-or-code' : 'no-such-channel',
-      blocking: true,
-      about,
-      offers,
-      lines,
-    });
-    return undefined;
+    return ask(offers.length > 0 ? 'channel-or-code' : 'no-such-channel', offers, lines);
   }
-  const service = channel.service ?? got.serviceWord ?? 'gmrs';
-  const plain = serviceChannel(service, number);
-  if (!plain) {
-    questions.push({ code: 'no-such-channel', blocking: true, about, offers: [] });
-    return undefined;
-  }
-  const byDirection =
-    got.tones.some((tone) => tone.direction === 'send') &&
-    got.tones.some((tone) => tone.direction === 'hear');
-  if (got.repeater || got.offsetHz !== undefined) {
-    const pair = service === 'gmrs' ? serviceChannel('gmrs', number, true) : undefined;
-    if (!pair) {
-      questions.push({ code: 'no-repeater-here', blocking: true, about, offers: [] });
-      return undefined;
-    }
-    return {
-      receiveHz: pair.receiveHz,
-      transmitHz: got.listen ? null : pair.transmitHz,
-      service: 'gmrs',
-      row: pair,
-    };
-  }
-  if (byDirection && !got.direct && service === 'gmrs' && serviceChannel('gmrs', number, true)) {
-    const line = `${got.line} rpt`;
-    questions.push({
-      code: 'direct-or-repeater',
-      blocking: true,
-      about,
-      offers: ['rpt', 'direct'],
-      lines: [line, `${got.line} direct`],
-    });
-    return undefined;
-  }
-  return {
-    receiveHz: plain.receiveHz,
-    transmitHz: got.listen ? null : plain.transmitHz,
-    service,
-    row: plain,
-  };
+  const wanted = channel.service ?? got.serviceWord ?? HOME[country];
+  const service = Object.values(SERVICES).find(({ id }) => id === wanted);
+  const plain = service && serviceChannel(service, number);
+  const pair = service && serviceChannel(service, number, true);
+  if (!service || (!plain && !pair)) return ask('no-such-channel');
+  const wantsPair = got.repeater || got.offsetHz !== undefined;
+  if (wantsPair && !pair) return ask('no-repeater-here');
+  const directions = new Set(got.tones.map((tone) => tone.direction));
+  if (!wantsPair && plain && pair && !got.direct && directions.has('send') && directions.has('hear'))
+    return ask('direct-or-repeater', ['rpt', 'direct'], [`${got.line} rpt`, `${got.line} direct`]);
+  const row = (wantsPair ? pair : plain) ?? pair;
+  if (!row) return ask('no-such-channel');
+  return listed(got, questions, service, row, about, country);
 }
 
-function fromFrequencies(got: Collected, questions: Question[]): Pair | undefined {
+/** A channel of a table as a pair: only listened to where nobody here, or only an authorised station, may transmit. */
+function listed(
+  got: Collected,
+  questions: Question[],
+  service: Service,
+  row: ServiceChannel,
+  about: string,
+  country: Service['country'],
+): Pair {
+  const guarded = service.licence === 'authorised' && !got.listen && row.transmitHz !== null;
+  if (guarded) questions.push({ code: 'listen-unless-licensed', blocking: false, about, offers: [] });
+  if (service.country !== country)
+    questions.push({ code: 'service-elsewhere', blocking: false, about, offers: [] });
+  const transmitHz = got.listen || guarded ? null : row.transmitHz;
+  return { receiveHz: row.receiveHz, transmitHz, service: service.id as ServiceId, row };
+}
+
+function fromFrequencies(
+  got: Collected,
+  questions: Question[],
+  country: Service['country'],
+): Pair | undefined {
   const ask = (code: Question['code'], about: string, fixes: readonly (readonly [string, string])[] = []) => {
     questions.push({
       code,
@@ -148,9 +146,10 @@ function fromFrequencies(got: Collected, questions: Question[]): Pair | undefine
   const [a, b, more] = got.frequencies;
   if (!a) return undefined;
   if (more) return ask('several-frequencies', got.line);
-  if (b) return fromTwo(got, questions, a, b, ask);
+  if (b) return fromTwo(got, questions, a, b, ask, country);
 
   const hz = a.hz;
+  if (country !== 'US') return inOtherServices(got, questions, hz, got.line.slice(a.start, a.end), country);
   const pairOnOutput = SERVICES.gmrs.channels.find((row) => row.pair && row.receiveHz === hz);
   const pairOnInput = SERVICES.gmrs.channels.find((row) => row.pair && row.transmitHz === hz);
   const about = got.line.slice(a.start, a.end);
@@ -170,7 +169,8 @@ function fromFrequencies(got: Collected, questions: Question[]): Pair | undefine
     if (wantsPair) {
       if (!pairOnOutput || service === 'frs') return ask('no-repeater-here', about);
       const shift = got.offsetHz;
-      if (typeof shift === 'number' && shift !== GMRS_SHIFT_HZ) return ask('pair-does-not-match', got.line);
+      if ((typeof shift === 'number' && shift !== GMRS_SHIFT_HZ) || shift === '-')
+        return ask('pair-does-not-match', got.line);
       return {
         ...pairOf(pairOnOutput),
         transmitHz: got.listen ? null : pairOnOutput.transmitHz,
@@ -217,8 +217,59 @@ function fromFrequencies(got: Collected, questions: Question[]): Pair | undefine
       [mhzText(near), withText(got.line, a.start, a.end, mhzText(near))],
     ]);
   }
+  return inOtherServices(got, questions, hz, about, country);
+}
+
+/** A frequency of the country's other tables, or of a band where the usual offset makes the pair; else of no service here. */
+function inOtherServices(
+  got: Collected,
+  questions: Question[],
+  hz: number,
+  about: string,
+  country: Service['country'],
+): Pair {
+  const services = servicesOf(country);
+  const wantsPair = got.repeater || got.offsetHz !== undefined;
+  for (const service of services) {
+    const rows = service.channels.filter((row) => row.receiveHz === hz);
+    const row = rows.find((candidate) => candidate.pair === wantsPair) ?? (wantsPair ? undefined : rows[0]);
+    if (row) return listed(got, questions, service, row, about, country);
+  }
+  for (const service of services) {
+    const band = service.bands.find(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+    if (!band) continue;
+    const size = Math.abs(band.usualOffsetHz) || USUAL_SHIFT_HZ[service.id] || 0;
+    const signed = got.offsetHz === '+' ? size : got.offsetHz === '-' ? -size : got.offsetHz;
+    const offsetHz = signed ?? (got.repeater ? band.usualOffsetHz : 0);
+    if (got.repeater && offsetHz === 0) {
+      questions.push({
+        code: 'transmit-unknown',
+        blocking: false,
+        about,
+        offers: ['+', '-'],
+        lines: ['+', '-'].map((sign) => `${got.line} ${sign}`),
+      });
+      return { receiveHz: hz, transmitHz: null, service: service.id as ServiceId, row: undefined };
+    }
+    if (got.repeater && got.offsetHz === undefined)
+      questions.push({
+        code: 'usual-offset',
+        blocking: false,
+        about: `${offsetHz > 0 ? '+' : '-'}${mhzText(Math.abs(offsetHz))}`,
+        offers: [],
+      });
+    return {
+      receiveHz: hz,
+      transmitHz: got.listen ? null : hz + offsetHz,
+      service: service.id as ServiceId,
+      row: undefined,
+    };
+  }
   return outsideServices(got, questions, hz, about);
 }
+
+/** The usual shift of amateur bands, for a bare sign outside the repeater sub-bands (common practice). */
+const USUAL_SHIFT_HZ: Readonly<Record<string, number>> = { 'amateur-2m': 600_000, 'amateur-70cm': 5_000_000 };
 
 function outsideServices(got: Collected, questions: Question[], hz: number, about: string): Pair {
   const listening: Pair = { receiveHz: hz, transmitHz: null, service: 'other', row: undefined };
@@ -246,7 +297,14 @@ type AskPair = (
   fixes?: readonly (readonly [string, string])[],
 ) => undefined;
 
-function fromTwo(got: Collected, questions: Question[], a: Named, b: Named, ask: AskPair): Pair | undefined {
+function fromTwo(
+  got: Collected,
+  questions: Question[],
+  a: Named,
+  b: Named,
+  ask: AskPair,
+  country: Service['country'],
+): Pair | undefined {
   const send = [a, b].find((f) => f.direction === 'send');
   const hear = [a, b].find((f) => f.direction === 'hear');
   const rest = [a, b].filter((f) => f !== send && f !== hear);
@@ -277,13 +335,22 @@ function fromTwo(got: Collected, questions: Question[], a: Named, b: Named, ask:
   }
   const inGmrs = (hz: number) => GMRS_SEGMENTS_HZ.some((segment) => hz >= segment.from && hz <= segment.to);
   if (inGmrs(receiveHz) || inGmrs(transmitHz)) return ask('pair-does-not-match', got.line);
-  questions.push({
-    code: 'service-unknown',
-    blocking: false,
-    about: got.line.slice(a.start, a.end),
-    offers: [],
-  });
-  return { receiveHz, transmitHz: got.listen ? null : transmitHz, service: 'other', row: undefined };
+  const known = servicesOf(country).find(
+    (service) =>
+      channelOn(service, receiveHz, transmitHz) !== undefined ||
+      [receiveHz, transmitHz].every((hz) =>
+        service.bands.some((band) => hz >= band.fromHz && hz <= band.toHz),
+      ),
+  );
+  if (!known)
+    questions.push({
+      code: 'service-unknown',
+      blocking: false,
+      about: got.line.slice(a.start, a.end),
+      offers: [],
+    });
+  const service = known ? (known.id as ServiceId) : 'other';
+  return { receiveHz, transmitHz: got.listen ? null : transmitHz, service, row: undefined };
 }
 
 const pairOf = (row: ServiceChannel) => ({ receiveHz: row.receiveHz, transmitHz: row.transmitHz });
@@ -303,6 +370,7 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
   const isRepeater = pair.transmitHz !== null && pair.transmitHz !== pair.receiveHz;
   const about = got.line;
   const [first, second] = free;
+  const byTable = got.tones.length === 0 ? pair.row?.tone : undefined;
   if (
     send.length > 1 ||
     hear.length > 1 ||
@@ -342,6 +410,10 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
         questions.push({ code: 'tone-both-ways', blocking: false, about: String(first.tone), offers: [] });
     }
   }
+  if (byTable !== undefined) {
+    transmitTone = byTable;
+    receiveTone = byTable;
+  }
   if (pair.transmitHz === null) transmitTone = 'off';
   if (transmitTone === undefined && isRepeater) {
     questions.push({
@@ -379,6 +451,7 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     ...tones,
     receivePolicy: 'plan',
     bandwidth: got.bandwidth ?? width,
+    mode: got.mode ?? pair.row?.mode ?? 'FM',
     service: pair.service,
     access: got.access ?? 'unknown',
     tier: 'should',

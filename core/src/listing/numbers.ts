@@ -24,21 +24,21 @@ interface Figure {
 /** Takes a figure if it is one of its kind: answers the number of words used, or 0. */
 type Reader = (figure: Figure) => number;
 
-const UNITS = /^(mhz|khz|hz|k|w|watts?|mi|miles?|km|m)$/;
+const UNITS = /^(mhz|khz|hz|k|w|watts?|mi|miles?|km)$/;
 const GMRS_MOST = 22;
 
 const offset: Reader = ({ state: { got }, token, used }) => {
-  if (!/^[+-](\d+(\.\d+)?)?$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
-  if (token.text === '-') return 1;
-  const hz = hzFromMHzText(token.text.slice(1)) ?? 0;
-  got.offsetHz = token.text === '+' ? 'standard' : hz * (token.text.startsWith('-') ? -1 : 1);
+  if (!/^[+-](\d*\.?\d+)?$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
+  const hz = hzFromMHzText(token.text.slice(1).replace(/^\./, '0.')) ?? 0;
+  if (token.text === '+' || token.text === '-') got.offsetHz = token.text;
+  else got.offsetHz = token.text.startsWith('-') ? -hz : hz;
   return used;
 };
 
 const powerOrDistance: Reader = ({ state: { got }, token, unit, pending }) => {
   if (pending || !/^\d+(\.\d+)?$/.test(token.text)) return 0;
   if (/^(w|watts?)$/.test(unit)) got.notes.push(`${token.text} W`);
-  else if (/^(mi|miles?|km|m)$/.test(unit)) got.notes.push(`${token.text} ${unit}`);
+  else if (/^(mi|miles?|km)$/.test(unit)) got.notes.push(`${token.text} ${unit}`);
   else return 0;
   return 2;
 };
@@ -144,11 +144,11 @@ const bareChannel: Reader = ({ state, i, token, next, ask }) => {
     return 0;
   if (REPEATER_WORDS.has(next?.lower ?? '') || next?.lower === 'r') {
     got.repeater = true;
-    got.channel = { service: 'gmrs', number, start: token.start, end: next?.end ?? token.end };
+    got.channel = { service: 'gmrs', number: token.text, start: token.start, end: next?.end ?? token.end };
     return 2;
   }
   if (next?.lower === 'code') {
-    got.channel = { service: undefined, number, start: token.start, end: token.end };
+    got.channel = { service: undefined, number: token.text, start: token.start, end: token.end };
     return 1;
   }
   if (tokens.slice(i + 1).some((t) => CHANNEL_WORDS.has(t.lower))) return 0;

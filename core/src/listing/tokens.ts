@@ -9,7 +9,7 @@ export interface Token {
 /** Prefixes that people write without a space before a number: `ch18`, `pl131.8`, `wx6`, `tx131.8`. */
 const GLUED =
   /^(ch|chan|channel|gmrs|frs|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
-const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k|m)$/i;
+const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
 const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;
 const CHANNEL_AND_CODE = /^(\d{1,2})-(\d{1,3})$/;
 

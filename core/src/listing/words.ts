@@ -84,6 +84,7 @@ export type Phrase =
   | 'no-tone'
   | 'planned'
   | 'off-air'
+  | 'split'
   | 'drop';
 export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['rx', 'only'], 'listen'],
@@ -123,6 +124,9 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['wideband'], 'wide'],
   [['fm'], 'drop'],
   [['mhz'], 'drop'],
+  [['offset'], 'drop'],
+  [['shift'], 'drop'],
+  [['split'], 'split'],
 ];
 
 /** Widths in kilohertz that are written as a number. */

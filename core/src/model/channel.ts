@@ -22,6 +22,8 @@ const channelFields = {
   /** Whether our sets wait for `receiveTone` (closed) or hear everyone (open). */
   receivePolicy: z.enum(['plan', 'open', 'closed']),
   bandwidth: z.enum(['narrow', 'wide', 'unknown']),
+  /** How it is modulated; analogue sets hear digital modes as noise. */
+  mode: z.enum(['FM', 'AM', 'digital']).default('FM'),
   service: ServiceOrOtherSchema,
   access: z.enum(['open', 'permission', 'unknown']),
   tier: z.enum(['must', 'should', 'nice']),

@@ -99,7 +99,14 @@ const shape = z.strictObject({
   firmware: z.array(z.string().min(1).max(20)),
   receive: z.union([
     unknown,
-    z.strictObject({ bands: z.array(BandSchema), stepHz: z.number().int().positive() }),
+    z.strictObject({
+      bands: z.array(BandSchema),
+      stepHz: z.number().int().positive(),
+      modes: z
+        .array(z.enum(['FM', 'AM']))
+        .min(1)
+        .default(['FM']),
+    }),
   ]),
   transmit: z.union([
     unknown,

@@ -74,6 +74,72 @@ const READ: readonly Row[] = [
   ['Lantern Fell 462.700 rpt 192.8 planned', 'Lantern Fell', 462.7, 467.7, '192.8', 'off'],
 ];
 
+/* Other services: the numbers and names that people use for them; columns as above. */
+// biome-ignore format: a table
+const OTHERS: readonly Row[] = [
+  ['MURS 3', 'MURS 3', 151.94, 151.94, 'off', 'off'],
+  ['murs ch 4 CTCSS 82.5', 'MURS 4', 154.57, 154.57, '82.5', '82.5'],
+  ['Farm 151.820', 'Farm', 151.82, 151.82, 'off', 'off'],
+  ['marine 16', 'Marine 16 distress, safety and calling', 156.8, null, 'off', 'off'],
+  ['Harbour watch marine 16', 'Harbour watch', 156.8, null, 'off', 'off'],
+  ['marine 22A', 'Marine 22A coast guard liaison', 157.1, null, 'off', 'off'],
+  ['marine ch 9', 'Marine 09 boater calling', 156.45, null, 'off', 'off'],
+  ['ch 22A', 'Marine 22A coast guard liaison', 157.1, null, 'off', 'off'],
+  ['marine 24', 'Marine 24 public correspondence', 161.8, null, 'off', 'off'],
+  ['Pilots 156.700', 'Pilots', 156.7, null, 'off', 'off'],
+  ['air 121.5', 'Air distress', 121.5, null, 'off', 'off'],
+  ['Guard 121.500 AM', 'Guard', 121.5, null, 'off', 'off'],
+  ['VCALL10', 'VCALL10', 155.7525, null, 'off', '156.7'],
+  ['utac41', 'UTAC41', 453.4625, null, 'off', '156.7'],
+  ['2 m calling 146.520', '2 m calling', 146.52, 146.52, 'off', 'off'],
+  ['Ridge 146.940 rpt pl 100', 'Ridge', 146.94, 146.34, '100.0', 'off'],
+  ['Ridge 147.120 repeater 100.0', 'Ridge', 147.12, 147.72, '100.0', 'off'],
+  ['Ridge 146.940 - 100.0', 'Ridge', 146.94, 146.34, '100.0', 'off'],
+  ['Ridge 147.120 +0.6 100.0', 'Ridge', 147.12, 147.72, '100.0', 'off'],
+  ['Ridge 147.120 + .6 T 100.0'.replace('+ .6', '+.6'), 'Ridge', 147.12, 147.72, '100.0', 'off'],
+  ['Ridge 444.000 +5 131.8', 'Ridge', 444, 449, '131.8', 'off'],
+  ['Ridge 444.000 rpt 131.8', 'Ridge', 444, 449, '131.8', 'off'],
+  ['Ridge 449.000 rpt 131.8', 'Ridge', 449, 444, '131.8', 'off'],
+  ['Works 155.115 split 158.355 D023', 'Works', 155.115, 158.355, 'D023N', 'off'],
+  ['UHF CB 27', 'UHF CB 27', 477.075, 477.075, 'off', 'off'],
+  ['cb 5 rpt', 'UHF CB 5 repeater', 476.525, 477.275, 'unknown', 'off'],
+  ['PMR 8', 'PMR 8', 446.09375, 446.09375, 'off', 'off'],
+  ['pmr446 1 CTCSS 67', 'PMR 1', 446.00625, 446.00625, '67.0', '67.0'],
+  ['V24', 'V24', 145.3, 145.3, 'off', 'off'],
+  ['v40', 'V40 calling', 145.5, 145.5, 'off', 'off'],
+  ['RV48 67.0', 'RV48', 145.6, 145, '67.0', 'off'],
+  ['Kelp 462.650 rpt DMR', 'Kelp', 462.65, 467.65, 'unknown', 'off'],
+  ['Repeater 2 462.650 rpt 131.8', '2', 462.65, 467.65, '131.8', 'off'],
+];
+const KEPT = { 'Guard 121.500 AM': 'AM', 'air 121.5': 'AM', 'Kelp 462.650 rpt DMR': 'digital' } as Readonly<
+  Record<string, string>
+>;
+
+describe('lines of every service', () => {
+  for (const [line, name, receiveMHz, transmitMHz, transmitTone, receiveTone] of OTHERS)
+    it(line, () => {
+      const reading = readLine(line);
+      expect(reading.channel, reading.questions.map((q) => q.code).join()).toMatchObject({
+        name,
+        receiveHz: Math.round(receiveMHz * 1e6),
+        transmitHz: transmitMHz === null ? null : Math.round(transmitMHz * 1e6),
+        transmitTone,
+        receiveTone,
+        mode: KEPT[line] ?? 'FM',
+      });
+      expect(reading.ok).toBe(true);
+    });
+  it('says when a service is another country’s, and when talking takes an authorisation', () => {
+    expect(readLine('UHF CB 27').questions.map((q) => q.code)).toContain('service-elsewhere');
+    expect(readLine('UHF CB 27', 'AU').questions.map((q) => q.code)).not.toContain('service-elsewhere');
+    expect(readLine('marine 16').questions.map((q) => q.code)).toContain('listen-unless-licensed');
+  });
+  it('a bare channel number is the country’s own', () => {
+    expect(readLine('ch 27', 'AU').channel?.name).toBe('UHF CB 27');
+    expect(readLine('ch 8', 'EU').channel?.name).toBe('PMR 8');
+  });
+});
+
 describe('lines that can be read', () => {
   for (const [line, name, receiveMHz, transmitMHz, transmitTone, receiveTone] of READ)
     it(line, () => {
@@ -121,6 +187,12 @@ const ASKED: readonly (readonly [string, string, string?])[] = [
   ['18 131.8', 'channel-or-code', 'ch 18'],
   ['wx 6', 'channel-or-code', '162.5000'],
   ['ch 23', 'no-such-channel'],
+  ['MURS 6', 'no-such-channel'],
+  ['UHF CB 81', 'no-such-channel'],
+  ['marine 99', 'no-such-channel'],
+  ['MURS 2 rpt', 'no-repeater-here'],
+  ['cb 9 repeater', 'no-repeater-here'],
+  ['wx 8', 'no-such-channel'],
   ['ch 4 rpt', 'no-repeater-here'],
   ['462.6375 rpt', 'no-repeater-here'],
   ['frs 20 rpt', 'no-repeater-here'],
@@ -130,7 +202,6 @@ const ASKED: readonly (readonly [string, string, string?])[] = [
   ['462.650 467.675', 'several-frequencies'],
   ['146.2', 'tone-or-frequency', '146.2000'],
   ['462.550 462.575 462.600', 'several-frequencies'],
-  ['462.650 rpt DMR', 'digital-mode'],
   [`${'long '.repeat(120)} 462.650`, 'line-too-long'],
 ];
 

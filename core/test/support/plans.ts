@@ -25,6 +25,7 @@ export function channel(
     receiveTone: 'off',
     receivePolicy: 'plan',
     bandwidth: 'unknown',
+    mode: 'FM',
     service: 'gmrs',
     access: 'open',
     tier: 'should',

@@ -59,6 +59,13 @@ const WORDS: Words = {
     what: 'Nobody has written down what this set receives.',
     help: 'Look in its manual and add it to the description.',
   }),
+  'mode-not-here': (f) => ({
+    what:
+      f.mode === 'AM'
+        ? 'This set does not receive AM.'
+        : 'This channel is digital; an analogue set hears only noise.',
+    help: 'Give it to a set or scanner that has this mode.',
+  }),
   'listen-only-by-plan': () => ({ what: 'The plan only listens here.' }),
   'no-repeater-input': (f) => ({
     what: `Listen only: it cannot send on the repeater’s input, ${mhzText(f.inputHz)} MHz.`,

@@ -43,9 +43,13 @@ const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
   'transmit-unknown': () =>
     'Its input is not given, so it is only listened to. Write the input or the offset.',
   'nobody-transmits': () => 'Nobody transmits here but the weather station; it is listened to.',
+  'listen-unless-licensed': (about) =>
+    `${about} is only listened to: it takes a licence or an authorisation to talk there.`,
+  'service-elsewhere': (about) =>
+    `${about} belongs to another country’s service; nobody may transmit on it here.`,
+  'usual-offset': (about) => `No offset is given; the usual one there is taken: ${about} MHz.`,
   'word-contradicts': () => 'The line says both repeater and direct. Take one out.',
-  'digital-mode': (about) =>
-    `${about} is a digital mode; analogue sets hear only noise. It cannot be kept in a plan yet.`,
+  'digital-mode': (about) => `${about} is a digital mode: kept, and marked as not for analogue devices.`,
   'name-made': (about) => `No name is given; “${about}” is taken.`,
   'name-shortened': () => 'The name is cut to 40 letters; the whole stands in the note.',
 };

@@ -29,7 +29,12 @@ export function frame(desk: Desk) {
   });
   return {
     workspaceName: desk.workspace.name,
-    plan: { id: plan.id, name: plan.name },
+    // Where no tables are, lines are read with the US ones; the rules still answer unknown.
+    plan: {
+      id: plan.id,
+      name: plan.name,
+      country: plan.country === 'other' ? ('US' as const) : plan.country,
+    },
     plans: desk.plans,
     groups,
     waiting: waiting(desk),

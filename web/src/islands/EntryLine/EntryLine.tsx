@@ -1,6 +1,12 @@
 import { EntryLineView } from './EntryLineView';
 import { type EntryGroup, useEntryLine } from './useEntryLine';
 
-export function EntryLine({ planId, groups }: { planId: string; groups: readonly EntryGroup[] }) {
-  return <EntryLineView {...useEntryLine(planId, groups)} groups={groups} />;
+interface Props {
+  planId: string;
+  country: 'US' | 'AU' | 'EU';
+  groups: readonly EntryGroup[];
+}
+
+export function EntryLine({ planId, country, groups }: Props) {
+  return <EntryLineView {...useEntryLine(planId, country, groups)} groups={groups} />;
 }

@@ -2,6 +2,7 @@ import type { Question } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
 import { PathStrip } from '../../components/PathStrip';
 import { questionText } from '../../messages/questions';
+import { PasteDialog } from './PasteDialog';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
 
 type Props = ReturnType<typeof useEntryLine> & { groups: readonly EntryGroup[] };
@@ -10,58 +11,70 @@ type Props = ReturnType<typeof useEntryLine> & { groups: readonly EntryGroup[] }
 export function EntryLineView(props: Props) {
   const { line, write, clear, add, open, setOpen, busy, reading, input } = props;
   return (
-    <form
-      className="relative"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-      onKeyDown={(event) => {
-        if (event.key !== 'Escape') return;
-        if (open) setOpen(false);
-        else clear();
-      }}
-      onBlur={(event) => {
-        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
-      }}
-    >
-      <label className="flex items-center gap-3 rounded border border-base-content bg-base-100 px-3 py-2 focus-within:outline-3 focus-within:outline-primary">
-        <span
-          className="muted max-sm:hidden rounded border border-base-300 px-1.5 font-mono text-sm"
-          aria-hidden="true"
-        >
-          /
-        </span>
-        <span className="sr-only">Entry line: write a channel as a listing says it</span>
-        <input
-          ref={input}
-          className="w-full bg-transparent font-mono outline-none placeholder:text-secondary"
-          value={line}
-          onChange={(event) => write(event.target.value)}
-          onFocus={() => setOpen(line.trim() !== '')}
-          placeholder="a listing: Kelp Stairs 462.650 rpt in 131.8"
-          autoComplete="off"
-          autoCapitalize="off"
-          spellCheck={false}
-          enterKeyHint="done"
-          aria-describedby="entry-reading"
-        />
-      </label>
-      {open && (
-        <div className="absolute inset-x-0 top-full z-30 mt-1 max-h-[70vh] overflow-auto rounded border border-base-content bg-base-100 p-4 shadow-lg [--strip-ground:var(--color-base-100)]">
-          <Reading {...props} />
-          <div className="mt-3 flex flex-wrap items-center gap-3">
-            <button type="submit" className="btn btn-primary btn-sm" disabled={!reading.ok || busy}>
-              {busy ? 'Adding…' : 'Add to plan'}
-            </button>
-            <button type="button" className="btn btn-ghost btn-sm" onClick={clear}>
-              Clear
-            </button>
-            {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
+    <>
+      <form
+        className="relative"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void add();
+        }}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return;
+          if (open) setOpen(false);
+          else clear();
+        }}
+        onBlur={(event) => {
+          if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
+        }}
+      >
+        <label className="flex items-center gap-3 rounded border border-base-content bg-base-100 px-3 py-2 focus-within:outline-3 focus-within:outline-primary">
+          <span
+            className="muted max-sm:hidden rounded border border-base-300 px-1.5 font-mono text-sm"
+            aria-hidden="true"
+          >
+            /
+          </span>
+          <span className="sr-only">Entry line: write a channel as a listing says it</span>
+          <input
+            ref={input}
+            className="w-full bg-transparent font-mono outline-none placeholder:text-secondary"
+            value={line}
+            onChange={(event) => write(event.target.value)}
+            onPaste={props.paste}
+            onFocus={() => setOpen(line.trim() !== '')}
+            placeholder="a listing: Kelp Stairs 462.650 rpt in 131.8"
+            autoComplete="off"
+            autoCapitalize="off"
+            spellCheck={false}
+            enterKeyHint="done"
+            aria-describedby="entry-reading"
+          />
+        </label>
+        {open && (
+          <div className="absolute inset-x-0 top-full z-30 mt-1 max-h-[70vh] overflow-auto rounded border border-base-content bg-base-100 p-4 shadow-lg [--strip-ground:var(--color-base-100)]">
+            <Reading {...props} />
+            <div className="mt-3 flex flex-wrap items-center gap-3">
+              <button type="submit" className="btn btn-primary btn-sm" disabled={!reading.ok || busy}>
+                {busy ? 'Adding…' : 'Add to plan'}
+              </button>
+              <button type="button" className="btn btn-ghost btn-sm" onClick={clear}>
+                Clear
+              </button>
+              {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
+            </div>
           </div>
-        </div>
+        )}
+      </form>
+      {props.pasted !== null && (
+        <PasteDialog
+          text={props.pasted}
+          planId={props.planId}
+          country={props.country}
+          groups={props.groups}
+          close={props.closePaste}
+        />
       )}
-    </form>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import { type LineReading, readLine } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type ClipboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { addChannel } from '../desk/deskStore';
 
 export interface EntryGroup {
@@ -11,14 +11,15 @@ export interface EntryGroup {
 }
 
 /** The state of the entry line: what is written, how it reads, where the channel would go. */
-export function useEntryLine(planId: string, groups: readonly EntryGroup[]) {
+export function useEntryLine(planId: string, country: 'US' | 'AU' | 'EU', groups: readonly EntryGroup[]) {
   const [line, setLine] = useState('');
   const [open, setOpen] = useState(false);
   const [busy, setBusy] = useState(false);
+  const [pasted, setPasted] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const id = useRef<string | null>(null);
-  const reading: LineReading = useMemo(() => readLine(line), [line]);
+  const reading: LineReading = useMemo(() => readLine(line, country), [line, country]);
 
   const suggested = useMemo(() => {
     const kind = reading.channel ? kindOf(reading.channel) : 'direct';
@@ -62,7 +63,20 @@ export function useEntryLine(planId: string, groups: readonly EntryGroup[]) {
     document.dispatchEvent(new CustomEvent('umbrex:added', { detail: added.id }));
   };
 
+  /** More than one line is a listing of its own. */
+  const paste = (event: ClipboardEvent<HTMLInputElement>) => {
+    const text = event.clipboardData.getData('text/plain');
+    if (text.trim().split(/[\r\n]+/).length < 2) return;
+    event.preventDefault();
+    setPasted(text);
+  };
+
   return {
+    planId,
+    country,
+    pasted,
+    closePaste: () => setPasted(null),
+    paste,
     line,
     write,
     take,

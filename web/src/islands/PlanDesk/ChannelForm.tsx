@@ -86,12 +86,19 @@ export function ChannelForm({ channel, groups, save }: Props) {
           <option value="open">open: hear everyone</option>
         </select>
       </Field>
-      <div className="grid grid-cols-3 gap-3">
+      <div className="grid grid-cols-2 gap-3">
         <Field id="bandwidth" title="Width" fault={undefined}>
           <select id="bandwidth" className="select select-sm w-full" {...register('bandwidth')}>
             <option value="wide">wide</option>
             <option value="narrow">narrow</option>
             <option value="unknown">not known</option>
+          </select>
+        </Field>
+        <Field id="mode" title="Mode" fault={undefined}>
+          <select id="mode" className="select select-sm w-full" {...register('mode')}>
+            <option value="FM">FM</option>
+            <option value="AM">AM</option>
+            <option value="digital">digital</option>
           </select>
         </Field>
         <Field id="access" title="Access" fault={undefined}>

@@ -1,4 +1,4 @@
-import type { Plan, PlanHead } from '@umbrex/core/model';
+import { type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 
@@ -51,6 +51,19 @@ export function PlanForm({ plan, save }: Props) {
         >
           <option value="closed">closed: sets wait for the tone, quiet</option>
           <option value="open">open: sets hear everyone</option>
+        </select>
+      </label>
+      <label className="block">
+        <span className="muted text-[0.87rem]">Whose rules</span>
+        <select
+          className="select select-sm w-full"
+          value={head.country}
+          onChange={(event) => change({ country: PlanHeadSchema.shape.country.parse(event.target.value) })}
+        >
+          <option value="US">United States</option>
+          <option value="AU">Australia</option>
+          <option value="EU">Europe, IARU Region 1</option>
+          <option value="other">another country (no rules known here)</option>
         </select>
       </label>
       <p className="muted text-[0.87rem]">

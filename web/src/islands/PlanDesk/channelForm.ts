@@ -15,6 +15,7 @@ export interface ChannelForm {
   receiveTone: string;
   receivePolicy: Channel['receivePolicy'];
   bandwidth: Channel['bandwidth'];
+  mode: Channel['mode'];
   access: Channel['access'];
   tier: Channel['tier'];
   note: string;
@@ -35,6 +36,7 @@ export function formOf(channel: Channel): ChannelForm {
     receiveTone: channel.receiveTone,
     receivePolicy: channel.receivePolicy,
     bandwidth: channel.bandwidth,
+    mode: channel.mode,
     access: channel.access,
     tier: channel.tier,
     note: channel.note,
@@ -82,6 +84,7 @@ export function channelFormSchema(before: Channel) {
         receiveTone: tone('receiveTone'),
         receivePolicy: form.receivePolicy,
         bandwidth: form.bandwidth,
+        mode: form.mode,
         access: form.access,
         tier: form.tier,
         note: form.note,

@@ -13,6 +13,7 @@ const FIELDS: readonly (readonly [keyof Channel, string])[] = [
   ['receiveTone', 'Receive tone'],
   ['receivePolicy', 'Receive policy'],
   ['bandwidth', 'Bandwidth'],
+  ['mode', 'Mode'],
   ['access', 'Access'],
   ['tier', 'Tier'],
   ['groupId', 'Group'],

@@ -20,6 +20,7 @@ const COLUMNS = {
   receiveTone: 'receive_tone',
   receivePolicy: 'receive_policy',
   bandwidth: 'bandwidth',
+  mode: 'mode',
   service: 'service',
   access: 'access',
   tier: 'tier',

@@ -1,0 +1,140 @@
+import { readListing } from '@umbrex/core/listing';
+import { kindOf } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { questionText } from '../../messages/questions';
+import { toneWords } from '../../messages/tones';
+import { addChannel } from '../desk/deskStore';
+import type { EntryGroup } from './useEntryLine';
+
+interface Props {
+  text: string;
+  planId: string;
+  country: 'US' | 'AU' | 'EU';
+  groups: readonly EntryGroup[];
+  close: () => void;
+}
+
+/** A pasted listing, line by line as it reads, before anything is saved. The text can be mended here; what is fine is added. */
+export function PasteDialog({ text: pasted, planId, country, groups, close }: Props) {
+  const [text, setText] = useState(pasted);
+  const [added, setAdded] = useState<ReadonlySet<number>>(new Set());
+  const [progress, setProgress] = useState<number | null>(null);
+  const stop = useRef(false);
+  const dialog = useRef<HTMLDialogElement>(null);
+  const { lines, beyond } = useMemo(() => readListing(text, country), [text, country]);
+  const fine = lines.filter(({ line, reading }) => reading.ok && !added.has(line));
+  useEffect(() => {
+    if (!dialog.current?.open) dialog.current?.showModal();
+  }, []);
+
+  const addAll = async () => {
+    stop.current = false;
+    for (const [i, { line, reading }] of fine.entries()) {
+      if (stop.current || !reading.channel) break;
+      setProgress(i);
+      const kind = kindOf(reading.channel);
+      const group = groups.find((candidate) => candidate.kind === kind) ?? groups[0];
+      if (!group || !(await addChannel(planId, group.id, reading.channel, crypto.randomUUID()))) break;
+      setAdded((now) => new Set(now).add(line));
+    }
+    setProgress(null);
+  };
+
+  return (
+    <dialog
+      ref={dialog}
+      className="m-auto max-h-[92vh] w-full max-w-4xl overflow-auto rounded bg-base-100 p-6 text-base-content"
+      aria-labelledby="paste-title"
+      onClose={close}
+    >
+      <h2 id="paste-title" className="text-lg font-bold">
+        A whole listing
+      </h2>
+      <p className="muted">
+        Nothing is saved until you add it. Mend a line in the text; it is read again as you type.
+      </p>
+      <label className="mt-3 block">
+        <span className="sr-only">The pasted text</span>
+        <textarea
+          className="textarea h-32 w-full font-mono text-[0.87rem]"
+          value={text}
+          disabled={progress !== null}
+          onChange={(event) => {
+            setText(event.target.value);
+            setAdded(new Set());
+          }}
+        />
+      </label>
+      {beyond > 0 && (
+        <p className="finding mt-2" data-severity="warning">
+          {beyond} more lines are not read; paste them afterwards.
+        </p>
+      )}
+      <ol className="mt-3 max-h-[45vh] overflow-auto border-y border-base-300">
+        {lines.map(({ line, text: written, reading }) => {
+          const asked = reading.questions.filter((question) => question.blocking);
+          const { channel } = reading;
+          return (
+            <li
+              key={line}
+              className="grid grid-cols-[2.5rem_minmax(0,1fr)] gap-3 border-b border-base-300 py-1.5"
+            >
+              <span className="muted text-right font-mono">{line}</span>
+              <div className="min-w-0">
+                {channel && reading.ok ? (
+                  <p>
+                    <strong>{channel.name}</strong>{' '}
+                    <span className="font-mono">{mhzText(channel.receiveHz)}</span>
+                    <span className="muted">
+                      {' '}
+                      {{ repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)]},
+                      sends {toneWords(channel.transmitTone)}, hears {toneWords(channel.receiveTone)}
+                    </span>
+                    {added.has(line) && <strong> is in the plan</strong>}
+                  </p>
+                ) : (
+                  <p className="truncate font-mono text-[0.87rem]">{written}</p>
+                )}
+                {asked.map((question) => (
+                  <p key={question.code} className="finding text-[0.93rem]" data-severity="warning">
+                    {questionText(question)} {question.offers.join(' or ')}
+                  </p>
+                ))}
+                {reading.ok && reading.questions.length > 0 && (
+                  <p className="muted text-[0.87rem]">{reading.questions.map(questionText).join(' ')}</p>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="mt-4 flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          disabled={fine.length === 0 || progress !== null}
+          onClick={() => void addAll()}
+        >
+          {progress === null
+            ? `Add ${fine.length} ${fine.length === 1 ? 'channel' : 'channels'}`
+            : `Adding ${progress + 1} of ${fine.length}…`}
+        </button>
+        {progress === null ? (
+          <button type="button" className="btn btn-ghost btn-sm" onClick={() => dialog.current?.close()}>
+            Close
+          </button>
+        ) : (
+          <button type="button" className="btn btn-outline btn-sm" onClick={() => (stop.current = true)}>
+            Stop
+          </button>
+        )}
+        {lines.length - fine.length - added.size > 0 && (
+          <span className="muted text-sm">
+            {lines.length - fine.length - added.size} lines ask something first and stay here.
+          </span>
+        )}
+      </div>
+    </dialog>
+  );
+}
