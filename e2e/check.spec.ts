@@ -16,3 +16,30 @@ test('the check finds a classic mistake and mends it with one click, which can b
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(finding.filter({ hasText: 'nobody sends it' })).toBeVisible();
 });
+
+test('the reference says what a tone is called on each device, and adds a whole set', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, `${path}/reference`);
+  await page.getByLabel(/A channel, a frequency/).fill('D047I');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Pocket radio: 39')).toBeVisible();
+  await expect(page.getByText('On the air it is the same as D023N')).toBeVisible();
+  await page.getByLabel(/A channel, a frequency/).fill('marine 16');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('cell', { name: 'never for tests, no tones' })).toBeVisible();
+  await open(page, `${path}/reference`);
+  await page.getByLabel(/A whole set into the plan/).selectOption('marine-calling');
+  await page.getByRole('button', { name: 'Add this set' }).click();
+  await expect(page.getByRole('heading', { name: 'Marine, calling and distress' })).toBeVisible();
+});
+
+test('the details say who may transmit and which tone fits, and take it', async ({ page }) => {
+  await open(page, await planPath(page));
+  await page.getByRole('button', { name: /^Convoy/ }).click();
+  await page.getByText('Who may transmit?').click();
+  await page.getByRole('combobox', { name: /^Who/ }).selectOption('gmrs-employee');
+  await expect(page.getByText('the licence does not cover this person')).toBeVisible();
+  await page.getByText('Which tone?').click();
+  await page.getByRole('button', { name: /^Use / }).first().click();
+  await expect(page.getByText('Convoy is saved.')).toBeVisible();
+});

@@ -1,6 +1,6 @@
 import { axeFindings, entry, expect, open, planPath, ready, test } from './support';
 
-const VIEWS = ['', '/check', '/fit', '/sheets', '/devices'];
+const VIEWS = ['', '/check', '/reference?q=D023I', '/fit', '/sheets', '/devices'];
 
 for (const theme of ['chart', 'watch'])
   for (const view of [...VIEWS, 'a sheet'])

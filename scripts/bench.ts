@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
+import { reviewPlan } from '@umbrex/core/check';
 import { fitBoard, fitDevice, fitPlan } from '@umbrex/core/fit';
 import { readPlan } from '@umbrex/core/formats';
-import type { Plan, Unit } from '@umbrex/core/model';
+import { readLine } from '@umbrex/core/listing';
+import { ChannelSchema, type Plan, type Unit } from '@umbrex/core/model';
 import { prove, writeSheet } from '@umbrex/core/procedure';
 import { shippedDescriptions } from '../devices/read';
 
@@ -85,3 +87,25 @@ for (const description of descriptions) {
     { name: 'sheet', run: () => writeSheet(description, fit.image) },
   );
 }
+
+const large: Plan = {
+  ...plan,
+  channels: [
+    ...plan.channels,
+    ...plan.channels.map((c, i) => ({ ...c, id: uuid(5000 + i), name: `${c.name} again` })),
+  ],
+};
+compare(
+  'check of a 500-channel plan / JSON round trip of the plan',
+  { name: 'check', run: () => reviewPlan(large, { today: '2026-11-25' }) },
+  { name: 'JSON', run: () => JSON.parse(JSON.stringify(large)) },
+);
+const lines = demo.channels.map(
+  (c) =>
+    `${c.name} ${(c.receiveHz / 1e6).toFixed(4)} ${c.transmitHz === null ? 'rx only' : 'direct'} ${c.transmitTone}`,
+);
+compare(
+  `reading ${lines.length} entry lines / checking their drafts against the schema`,
+  { name: 'read', run: () => lines.map((line) => readLine(line)) },
+  { name: 'schema', run: () => demo.channels.map((c) => ChannelSchema.parse(c)) },
+);

@@ -16,6 +16,7 @@ import { readDescription, readPlan } from '@umbrex/core/formats';
 import { readLine, readTone } from '@umbrex/core/listing';
 import { type Channel, type Description, type Licence, type Plan, sameOnAir } from '@umbrex/core/model';
 import { transmitRule } from '@umbrex/core/rules';
+import { adviseTones } from '@umbrex/core/tones';
 import { shippedDescriptions } from '../../devices/read';
 
 const USAGE = `usage:
@@ -24,6 +25,8 @@ const USAGE = `usage:
   umbrex fit <plan.json> [--device <file>]…   what each device can do with the plan
   umbrex prove <plan.json> [--device <file>]… write each device's sheet and replay it
   umbrex check <plan.json>                    what is wrong with a plan, before anybody programs it
+  umbrex advise <plan.json> --channel <name> [--device <file>]…
+                                              which tones fit a channel, best first, and why
   umbrex service <id>                         a service's table (${SERVICE_IDS.join(', ')})
   umbrex rules --service <id> --channel <number> --device <file> [--pair] [--licence <service>[:own|family|employer]]…
                                               what a person may do there with that device
@@ -47,6 +50,8 @@ export function run(words: readonly string[]): Outcome {
       return tone(onlySubject(subject, rest));
     case 'channel':
       return channel(onlySubject(subject, rest));
+    case 'advise':
+      return advise(subject, rest);
     case 'check':
       return check(onlySubject(subject, rest));
     case 'service':
@@ -83,6 +88,35 @@ function tone(text: string): Outcome {
 function channel(text: string): Outcome {
   const reading = readLine(text);
   return { ok: reading.ok, json: reading };
+}
+
+function advise(path: string, words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const channel = plan.value.channels.find(({ name }) => name === values.channel);
+  if (!channel) throw new UsageError();
+  const devices = readDevices(values.device ?? []);
+  if (!devices.ok) return devices.outcome;
+  const { ranked, ...rest } = adviseTones(channel, plan.value, devices.value);
+  return { ok: true, json: { channel: channel.name, ranked: ranked.slice(0, 10), ...rest } };
+}
+
+/** The descriptions in the files, or the shipped ones where none is named. */
+function readDevices(
+  paths: readonly string[],
+): { ok: true; value: Description[] } | { ok: false; outcome: Outcome } {
+  const value: Description[] = paths.length === 0 ? shippedDescriptions() : [];
+  for (const path of paths) {
+    const device = readFile(path, readDescription);
+    if (!device.ok)
+      return {
+        ok: false,
+        outcome: { ok: false, json: { ok: false, file: path, findings: device.findings } },
+      };
+    value.push(device.value);
+  }
+  return { ok: true, value };
 }
 
 function check(path: string): Outcome {
@@ -126,9 +160,10 @@ function rules(words: readonly string[]): Outcome {
   const { values } = parseOptions(words);
   const id = SERVICE_IDS.find((known) => known === values.service);
   const row = id && values.channel ? serviceChannel(id, values.channel, values.pair ?? false) : undefined;
-  if (!id || !row || !values.device) throw new UsageError();
-  const device = readFile(values.device, readDescription);
-  if (!device.ok) return { ok: false, json: { ok: false, file: values.device, findings: device.findings } };
+  const [path, ...more] = values.device ?? [];
+  if (!id || !row || path === undefined || more.length > 0) throw new UsageError();
+  const device = readFile(path, readDescription);
+  if (!device.ok) return { ok: false, json: { ok: false, file: path, findings: device.findings } };
   const licences = (values.licence ?? []).map((text): Licence => {
     const [of = '', holds = 'own'] = text.split(':');
     if (holds !== 'own' && holds !== 'family' && holds !== 'employer') throw new UsageError();
@@ -150,7 +185,7 @@ function parseOptions(words: readonly string[]) {
       options: {
         service: { type: 'string' },
         channel: { type: 'string' },
-        device: { type: 'string' },
+        device: { type: 'string', multiple: true },
         pair: { type: 'boolean' },
         licence: { type: 'string', multiple: true },
       },
@@ -184,13 +219,9 @@ function channelOfRow(service: ServiceId, row: ServiceChannel): Channel {
 function onPlan(command: 'fit' | 'prove', planPath: string, paths: readonly string[]): Outcome {
   const plan = readFile(planPath, readPlan);
   if (!plan.ok) return { ok: false, json: { ok: false, file: planPath, findings: plan.findings } };
-  const devices: Description[] = paths.length === 0 ? shippedDescriptions() : [];
-  for (const path of paths) {
-    const device = readFile(path, readDescription);
-    if (!device.ok) return { ok: false, json: { ok: false, file: path, findings: device.findings } };
-    devices.push(device.value);
-  }
-  return command === 'fit' ? fit(plan.value, devices) : proveAll(plan.value, devices);
+  const devices = readDevices(paths);
+  if (!devices.ok) return devices.outcome;
+  return command === 'fit' ? fit(plan.value, devices.value) : proveAll(plan.value, devices.value);
 }
 
 function readFile<T>(path: string, read: (text: string) => Result<T>): Result<T> {

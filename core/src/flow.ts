@@ -36,5 +36,7 @@ export function confidenceOf(proof: Proof, description: Description, firmware: s
 /** The weightiest finding of a cell, which its reasons begin with. */
 export function decisive(cell: Cell): Finding | undefined {
   const weight = { error: 0, warning: 1, note: 2 } as const;
-  return [...cell.findings].sort((a, b) => weight[a.severity] - weight[b.severity])[0];
+  // That a licence is needed is true of the whole service; it decides nothing about one device.
+  const own = cell.findings.filter((finding) => finding.code !== 'licence-needed');
+  return [...own].sort((a, b) => weight[a.severity] - weight[b.severity])[0] ?? cell.findings[0];
 }

@@ -137,6 +137,27 @@ describe('the plan itself', () => {
     expect((await change(head([...groups, { id: randomUUID(), name: 'New', note: '' }]))).status).toBe(200);
     expect((await change(head(groups))).status).toBe(409);
   });
+  it('takes a starter set whole, or not at all from an old version', async () => {
+    const before = await load();
+    const add = (set: string, version: number) =>
+      send('POST', '/api/plans/[planId]/sets', { planId }, { set, version });
+    expect((await add('murs', before.version - 1)).status).toBe(409);
+    expect(await add('nothing', before.version)).toMatchObject({
+      status: 400,
+      body: { findings: [{ path: '/set' }] },
+    });
+    expect((await load()).plan).toEqual(before.plan);
+    expect(await add('murs', before.version)).toMatchObject({ status: 201, body: { channels: 5 } });
+    const { plan } = await load();
+    expect(plan.channels.slice(-5).map((c) => c.name)).toEqual([
+      'MURS 1',
+      'MURS 2',
+      'MURS 3',
+      'MURS 4',
+      'MURS 5',
+    ]);
+    expect(plan.groups).toHaveLength(before.plan.groups.length + 1);
+  });
   it('taken in as a file becomes a plan of its own, whole or not at all', async () => {
     const count = async () => Number((await db('plan').count('id as n').first())?.n);
     const before = await count();
@@ -239,6 +260,7 @@ describe('bad input at every endpoint: 4xx with findings, never 500, nothing hal
         'POST /api/edits/[editId]/undo',
         'POST /api/plans',
         'POST /api/plans/[planId]/channels',
+        'POST /api/plans/[planId]/sets',
         'POST /api/units',
         'PUT /api/channels/[channelId]',
         'PUT /api/plans/[planId]',

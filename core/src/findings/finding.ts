@@ -94,6 +94,19 @@ export type Finding = Common &
         readonly otherTone: string;
       }
     | { readonly code: 'scan-stop-ambiguous'; readonly other: string }
+    // the tone advisor
+    | { readonly code: 'device-lacks-tone'; readonly device: string }
+    | { readonly code: 'tone-used-here'; readonly other: string }
+    | { readonly code: 'tone-in-use-now' }
+    | { readonly code: 'tone-near-used'; readonly otherTone: string; readonly other: string }
+    | { readonly code: 'tone-near-mains'; readonly mainsHz: number }
+    | { readonly code: 'tone-polarity-slip'; readonly otherTone: string; readonly other: string }
+    | { readonly code: 'tone-needs-polarity' }
+    | { readonly code: 'tone-is-stock' }
+    | { readonly code: 'policy-nothing-sent' }
+    | { readonly code: 'policy-traveller' }
+    | { readonly code: 'policy-shared'; readonly channels: number }
+    | { readonly code: 'policy-home' }
     // sheet and proof
     | { readonly code: 'steps-not-known' }
     | { readonly code: 'no-recipe'; readonly field: string }

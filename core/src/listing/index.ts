@@ -1,3 +1,4 @@
 export * from './line';
 export * from './paste';
+export * from './starterSets';
 export { readTone, type ToneReading } from './tone';

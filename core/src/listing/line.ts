@@ -10,7 +10,7 @@ import {
 } from '../facts/index';
 import type { Question } from '../findings/index';
 import type { ChannelDraft, ToneText } from '../model/index';
-import { mhzText } from '../units/index';
+import { inRadioRange, mhzText } from '../units/index';
 import { collect } from './collect';
 import { type Collected, withText } from './collected';
 
@@ -43,6 +43,10 @@ export function readLine(line: string, country: Service['country'] = 'US'): Line
   const questions = [...got.questions];
   const pair = choosePair(got, questions, country);
   if (!pair) return { ok: false, channel: null, questions };
+  if (pair.transmitHz !== null && !inRadioRange(pair.transmitHz)) {
+    questions.push({ code: 'frequency-out-of-range', blocking: true, about: one, offers: [] });
+    return { ok: false, channel: null, questions };
+  }
   const tones = chooseTones(got, pair, questions);
   const channel = tones && draft(got, pair, tones, questions);
   const ok = channel !== undefined && !questions.some((question) => question.blocking);

@@ -27,10 +27,14 @@ type Reader = (figure: Figure) => number;
 const UNITS = /^(mhz|khz|hz|k|w|watts?|mi|miles?|km)$/;
 const GMRS_MOST = 22;
 
-const offset: Reader = ({ state: { got }, token, used }) => {
+/** A larger offset than any repeater has: then a sign slipped in before a frequency. */
+const MOST_OFFSET_HZ = 25_000_000;
+
+const offset: Reader = ({ state: { got }, token, used, ask }) => {
   if (!/^[+-](\d*\.?\d+)?$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
   const hz = hzFromMHzText(token.text.slice(1).replace(/^\./, '0.')) ?? 0;
-  if (token.text === '+' || token.text === '-') got.offsetHz = token.text;
+  if (hz > MOST_OFFSET_HZ) ask('frequency-unreadable', [token.text.slice(1)]);
+  else if (token.text === '+' || token.text === '-') got.offsetHz = token.text;
   else got.offsetHz = token.text.startsWith('-') ? -hz : hz;
   return used;
 };

@@ -1,1 +1,3 @@
+export * from './advise';
+export * from './onDevice';
 export * from './opens';

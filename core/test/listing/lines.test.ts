@@ -169,6 +169,7 @@ const ASKED: readonly (readonly [string, string, string?])[] = [
   ['Kelp 462650 rpt', 'frequency-unreadable', '462.6500'],
   ['Kelp 462.650 kHz rpt', 'frequency-unreadable', '462.6500'],
   ['Kelp 1462.650 rpt', 'frequency-out-of-range'],
+  ['Kelp 462.050 -467.650', 'frequency-unreadable', '467.650'],
   ['rpt 20 82.5 MHz', 'tone-in-mhz', '82.5'],
   ['rpt 20 tone 82.5 kHz', 'tone-in-khz', '82.5'],
   ['rpt 20 tone 0.0825 kHz', 'tone-in-khz', '82.5'],
@@ -283,6 +284,48 @@ describe('readLine on anything at all', () => {
       { numRuns: 3000, seed: 7 },
     );
   });
+});
+
+describe('100,000 mutated lines', () => {
+  it('never throw, and what is called fine passes the schema', () => {
+    // A small generator with a fixed seed, so that a failure repeats (Numerical Recipes' constants).
+    let seed = 20261125;
+    const below = (n: number) => {
+      seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
+      return seed % n;
+    };
+    const lines = [...READ, ...OTHERS].map(([line]) => line);
+    const odd = [
+      '',
+      ' ',
+      '.',
+      '/',
+      'D',
+      '-',
+      '+',
+      '0',
+      '9',
+      ' in ',
+      ' rpt ',
+      ' code ',
+      '\t',
+      'ß',
+      '462.',
+      'MHz',
+    ];
+    for (let i = 0; i < 100_000; i++) {
+      let line = lines[below(lines.length)] ?? '';
+      for (let k = below(3); k >= 0; k--) {
+        const at = below(line.length + 1);
+        line = line.slice(0, at) + (odd[below(odd.length)] ?? '') + line.slice(at + below(3));
+      }
+      const reading = readLine(line);
+      if (reading.ok && !ChannelDraftSchema.safeParse(reading.channel).success)
+        expect.fail(`fine but no channel: ${line}`);
+      if (!reading.ok && !reading.questions.some((q) => q.blocking))
+        expect.fail(`refused without a question: ${line}`);
+    }
+  }, 60_000);
 });
 
 describe('one tone', () => {

@@ -283,6 +283,29 @@ const WORDS: Words = {
     what: `Same receive frequency as “${f.other}”: when a scan stops there, the name on the display may be the wrong one.`,
   }),
 
+  'device-lacks-tone': (f) => ({ what: `The ${f.device} does not have it.` }),
+  'tone-used-here': (f) => ({
+    what: `“${f.other}” uses it on this frequency, or a code that sounds the same.`,
+  }),
+  'tone-in-use-now': () => ({ what: 'It is the channel’s tone now: nobody has to change anything.' }),
+  'tone-near-used': (f) => ({
+    what: `Next to ${toneWords(f.otherTone)} of “${f.other}”: a wide decoder may take one for the other.`,
+  }),
+  'tone-near-mains': (f) => ({ what: `Near ${f.mainsHz} Hz, a multiple of mains hum.` }),
+  'tone-polarity-slip': (f) => ({
+    what: `With the polarity set wrong it becomes ${f.otherTone} of “${f.other}”.`,
+  }),
+  'tone-needs-polarity': () => ({ what: 'A code: every set must have its polarity right.' }),
+  'tone-is-stock': () => ({ what: 'Many sets ship with it, so strangers send it too.' }),
+  'policy-nothing-sent': () => ({
+    what: 'Open: the repeater sends no tone that is known, so sets must not wait for one.',
+  }),
+  'policy-traveller': () => ({
+    what: 'Open: on a repeater met on the way, hearing everyone is safer than a wrong tone.',
+  }),
+  'policy-shared': (f) => ({ what: `Closed: ${f.channels} more of the plan’s channels use this frequency.` }),
+  'policy-home': () => ({ what: 'Closed is quiet. It hides others who are on the channel: listen first.' }),
+
   'steps-not-known': () => ({
     what: 'The steps for this set are not known.',
     help: 'Set the values by its manual, then read them back.',

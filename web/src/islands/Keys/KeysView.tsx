@@ -11,6 +11,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['g then c', 'Check'],
   ['g then f', 'Fit board'],
   ['g then s', 'Sheets'],
+  ['g then r', 'Reference'],
   ['n', 'day or night'],
   ['?', 'this page'],
   ['Alt ↑ ↓', 'move the chosen channel'],

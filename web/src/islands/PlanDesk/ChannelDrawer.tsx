@@ -1,5 +1,12 @@
 import { decisive } from '@umbrex/core/flow';
-import { type Channel, type Group, kindOf, wantedReceiveTone } from '@umbrex/core/model';
+import {
+  type Channel,
+  type Description,
+  type Group,
+  kindOf,
+  type Plan,
+  wantedReceiveTone,
+} from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { ArrowDown, ArrowUp, Trash2, X } from 'lucide-react';
 import { PathStrip, stripWords } from '../../components/PathStrip';
@@ -7,22 +14,25 @@ import { Shape } from '../../components/Shape';
 import { findingText } from '../../messages/findings';
 import { saveChannel } from '../desk/deskStore';
 import { ChannelForm } from './ChannelForm';
+import { MayTransmit } from './MayTransmit';
+import { ToneAdvisor } from './ToneAdvisor';
 import type { ChannelFit } from './usePlanDesk';
 
 interface Props {
   channel: Channel;
   groups: readonly Group[];
   fit: ChannelFit | undefined;
-  planId: string;
-  planPolicy: 'open' | 'closed';
+  plan: Plan;
+  /** The kinds of device that the fleet has. */
+  devices: readonly Description[];
   close: () => void;
   nudge: (id: string, by: -1 | 1) => void;
   remove: (channel: Channel) => Promise<void>;
 }
 
 /** A channel's details: its path drawn large, what each kind of device makes of it and why, and the fields to change. */
-export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close, nudge, remove }: Props) {
-  const waitsFor = wantedReceiveTone(channel, planPolicy);
+export function ChannelDrawer({ channel, groups, fit, plan, devices, close, nudge, remove }: Props) {
+  const waitsFor = wantedReceiveTone(channel, plan.receivePolicy);
   const kind = { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)];
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
@@ -59,7 +69,7 @@ export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close,
                   <span className="min-w-0">
                     <a
                       className="link link-hover font-semibold"
-                      href={`/plans/${planId}/fit?channel=${channel.id}&kind=${descriptionId}`}
+                      href={`/plans/${plan.id}/fit?channel=${channel.id}&kind=${descriptionId}`}
                     >
                       {title}
                     </a>{' '}
@@ -85,7 +95,9 @@ export function ChannelDrawer({ channel, groups, fit, planId, planPolicy, close,
           <p>No device is in the list yet. Add one under Gather.</p>
         )}
       </section>
-      <section>
+      <MayTransmit channel={channel} plan={plan} devices={devices} />
+      <ToneAdvisor channel={channel} plan={plan} devices={devices} save={saveChannel} />
+      <section className="border-t border-base-300 pt-3">
         <h3 className="muted mb-2 font-semibold">Details</h3>
         <ChannelForm channel={channel} groups={groups} save={saveChannel} />
       </section>

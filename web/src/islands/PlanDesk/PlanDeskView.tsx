@@ -18,7 +18,7 @@ import type { usePlanDesk } from './usePlanDesk';
 
 /** The plan: its channels as paths in groups on the left, details on the right. */
 export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
-  const { plan, fits, selected, select, move, nudge, remove, filter, setFilter, matches } = props;
+  const { plan, devices, fits, selected, select, move, nudge, remove, filter, setFilter, matches } = props;
   const dndId = useId();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
@@ -99,8 +99,8 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
             channel={selected}
             groups={plan.groups}
             fit={fits.get(selected.id)}
-            planId={plan.id}
-            planPolicy={plan.receivePolicy}
+            plan={plan}
+            devices={devices}
             close={() => select(null)}
             nudge={nudge}
             remove={remove}

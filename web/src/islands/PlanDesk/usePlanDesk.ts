@@ -18,7 +18,8 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
     startDesk(initial);
     seeded.current = true;
   }
-  const desk = useStore($desk) ?? { ...initial, computing: false };
+  const [begun] = useState(() => ({ ...initial, computing: false }));
+  const desk = useStore($desk) ?? begun;
   const { plan, board } = desk;
   const [selectedId, setSelectedId] = useState<string | null>(first);
   const [importFindings, setImportFindings] = useState<Refusal['findings']>([]);
@@ -103,6 +104,11 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
     }
   };
 
+  const devices = useMemo(() => {
+    const held = new Set(desk.units.map((unit) => unit.descriptionId));
+    return desk.descriptions.filter((description) => held.has(description.id));
+  }, [desk.units, desk.descriptions]);
+
   const needle = filter.trim().toLowerCase();
   const matches = (channel: Channel) =>
     needle === '' ||
@@ -112,6 +118,7 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
   return {
     desk,
     plan,
+    devices,
     fits,
     selected,
     select: setSelectedId,

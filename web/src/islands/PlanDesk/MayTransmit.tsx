@@ -1,0 +1,111 @@
+import type { Channel, Description, Licence, Plan } from '@umbrex/core/model';
+import { transmitRule } from '@umbrex/core/rules';
+import { useState } from 'react';
+import { findingText } from '../../messages/findings';
+
+const PEOPLE: readonly (readonly [string, string, readonly Licence[]])[] = [
+  ['none', 'somebody without a licence', []],
+  ['gmrs', 'a GMRS licensee', [{ service: 'gmrs', holds: 'own', expires: '9999-12-31' }]],
+  [
+    'family',
+    'close family of a GMRS licensee',
+    [{ service: 'gmrs', holds: 'family', expires: '9999-12-31' }],
+  ],
+  [
+    'gmrs-employee',
+    'an employee of a GMRS licensee',
+    [{ service: 'gmrs', holds: 'employer', expires: '9999-12-31' }],
+  ],
+  [
+    'employee',
+    'an employee under the business licence',
+    [{ service: 'business', holds: 'employer', expires: '9999-12-31' }],
+  ],
+  ['amateur', 'an amateur', [{ service: 'amateur', holds: 'own', expires: '9999-12-31' }]],
+  [
+    'expired',
+    'a GMRS licensee whose licence ran out',
+    [{ service: 'gmrs', holds: 'own', expires: '2000-01-01' }],
+  ],
+];
+
+/** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
+export function MayTransmit({
+  channel,
+  plan,
+  devices,
+}: {
+  channel: Channel;
+  plan: Plan;
+  devices: readonly Description[];
+}) {
+  const [person, setPerson] = useState('gmrs');
+  const [deviceId, setDeviceId] = useState(devices[0]?.id ?? '');
+  const device = devices.find(({ id }) => id === deviceId) ?? devices[0];
+  if (!device) return null;
+  const licences = PEOPLE.find(([id]) => id === person)?.[2] ?? [];
+  const today = new Date().toISOString().slice(0, 10);
+  const rule = transmitRule(
+    channel,
+    device,
+    { country: plan.country, licensed: plan.licensed, today },
+    licences,
+  );
+  return (
+    <details className="border-t border-base-300 pt-3">
+      <summary className="muted cursor-pointer font-semibold">Who may transmit?</summary>
+      <div className="mt-2 space-y-2 text-[0.93rem]">
+        <label className="block">
+          <span className="muted block text-[0.87rem]">Who</span>
+          <select
+            className="select select-sm w-full"
+            value={person}
+            onChange={(event) => setPerson(event.target.value)}
+          >
+            {PEOPLE.map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="block">
+          <span className="muted block text-[0.87rem]">With</span>
+          <select
+            className="select select-sm w-full"
+            value={device.id}
+            onChange={(event) => setDeviceId(event.target.value)}
+          >
+            {devices.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+        <div aria-live="polite">
+          {rule.may === 'transmit' ? (
+            <p>
+              <strong>May transmit</strong>
+              {rule.limitW !== null &&
+                `, up to ${rule.limitW} W${rule.basis === 'erp' ? ' radiated (ERP)' : ' at the transmitter'}`}
+              , at most {rule.bandwidthHz / 1000} kHz wide
+              {rule.identifyEveryMinutes === null
+                ? ''
+                : `; identify every ${rule.identifyEveryMinutes} minutes and at the end`}
+              . <span className="muted">{rule.source}. Check your local rules.</span>
+            </p>
+          ) : (
+            <p>
+              <strong>{rule.may === 'unknown' ? 'Not known.' : 'Listen only.'}</strong>{' '}
+              {findingText(rule.finding).what}{' '}
+              <span className="muted">
+                {rule.finding.source ? `${rule.finding.source}. ` : ''}Check your local rules.
+              </span>
+            </p>
+          )}
+        </div>
+      </div>
+    </details>
+  );
+}

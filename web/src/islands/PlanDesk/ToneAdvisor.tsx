@@ -1,0 +1,80 @@
+import type { Channel, Description, Plan } from '@umbrex/core/model';
+import { adviseTones, shownOn, tonesOn } from '@umbrex/core/tones';
+import { useMemo, useState } from 'react';
+import { findingText } from '../../messages/findings';
+import { toneWords } from '../../messages/tones';
+
+interface Props {
+  channel: Channel;
+  plan: Plan;
+  /** The kinds of device that the fleet has. */
+  devices: readonly Description[];
+  save: (channel: Channel) => Promise<boolean>;
+}
+
+/** Which tones fit this channel, best first, with what speaks for and against each, and what each device calls it. */
+export function ToneAdvisor({ channel, plan, devices, save }: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details
+      className="border-t border-base-300 pt-3"
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
+      <summary className="muted cursor-pointer font-semibold">Which tone?</summary>
+      {open && <Advice channel={channel} plan={plan} devices={devices} save={save} />}
+    </details>
+  );
+}
+
+function Advice({ channel, plan, devices, save }: Props) {
+  const advice = useMemo(() => adviseTones(channel, plan, devices), [channel, plan, devices]);
+  const names = useMemo(
+    () => devices.map((device) => ({ title: device.title, tones: tonesOn(device) })),
+    [devices],
+  );
+  const use = (tone: string) => save({ ...channel, transmitTone: tone, receiveTone: tone });
+  return (
+    <div className="mt-2 space-y-3 text-[0.93rem]">
+      <p>{findingText(advice.policy.reason).what}</p>
+      {advice.ranked.length === 0 ? (
+        <p className="finding" data-severity="warning">
+          No tone is on every device and free on this frequency.
+        </p>
+      ) : (
+        <ol className="space-y-2">
+          {advice.ranked.slice(0, 5).map(({ tone, reasons }) => (
+            <li key={tone} className="flex items-start justify-between gap-2">
+              <span>
+                <strong className="font-mono">{toneWords(tone)}</strong>
+                <span className="muted block text-[0.87rem]">
+                  {names
+                    .map(({ title, tones }) => `${title}: ${shownOn(tones, tone) ?? 'not known'}`)
+                    .join(', ')}
+                </span>
+                {reasons.map((reason) => (
+                  <span key={reason.code} className="block text-[0.87rem]">
+                    {findingText(reason).what}
+                  </span>
+                ))}
+              </span>
+              <button
+                type="button"
+                className="btn btn-outline btn-xs"
+                onClick={() => void use(tone)}
+                disabled={channel.transmitTone === tone && channel.receiveTone === tone}
+              >
+                Use {tone}
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+      <p className="muted text-[0.87rem]">
+        {advice.excluded.length} tones are left out: not on every device, or used on this frequency.
+        {!advice.split.possible && ` Split tones will not do for: ${advice.split.not.join(', ')}.`}
+        {advice.unknownDevices.length > 0 &&
+          ` Nobody has written down the tones of: ${advice.unknownDevices.join(', ')}.`}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+
+interface Props {
+  planId: string;
+  version: number;
+  sets: readonly { id: string; title: string; count: number }[];
+}
+
+/** Adds a whole set of channels to the plan in one move, as a group of its own. */
+export function StarterSets({ planId, version, sets }: Props) {
+  const [chosen, setChosen] = useState(sets[0]?.id ?? '');
+  const [busy, setBusy] = useState(false);
+  const add = async () => {
+    setBusy(true);
+    try {
+      await call('POST', `/api/plans/${planId}/sets`, { set: chosen, version });
+      window.location.assign(`/plans/${planId}`);
+    } catch (error) {
+      const stale = error instanceof Refusal && error.status === 409;
+      $notice.set({
+        text: stale
+          ? 'Somebody changed the plan meanwhile. Load this page again, then add the set.'
+          : failureText(error),
+        kind: 'failed',
+      });
+      setBusy(false);
+    }
+  };
+  if (sets.length === 0) return <p className="muted">There are no starter sets for this plan’s country.</p>;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <label>
+        <span className="muted block text-[0.87rem]">A whole set into the plan, as a group of its own</span>
+        <select
+          className="select select-sm w-80"
+          value={chosen}
+          onChange={(event) => setChosen(event.target.value)}
+        >
+          {sets.map((set) => (
+            <option key={set.id} value={set.id}>
+              {set.title} ({set.count})
+            </option>
+          ))}
+        </select>
+      </label>
+      <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={() => void add()}>
+        {busy ? 'Adding…' : 'Add this set'}
+      </button>
+    </div>
+  );
+}
