@@ -242,7 +242,8 @@ function numberAfter(state: State, i: number): number {
     got.name.push(...tokens.slice(i, k + 1).map((token) => token.text));
     return k + 1 - i;
   }
-  if (repeater) got.repeater = true;
+  const marked = tokens[k + 1]?.lower === 'r';
+  if (repeater || marked) got.repeater = true;
   const lettered = /\d[a-z]$/i.test(number.text) ? 'marine' : undefined;
   got.channel = {
     service: service ?? lettered,
@@ -250,7 +251,7 @@ function numberAfter(state: State, i: number): number {
     start: first.start,
     end: number.end,
   };
-  return k + 1 - i;
+  return k + 1 - i + (marked ? 1 : 0);
 }
 
 /** Services whose word makes any small number a channel, so that a wrong one is said rather than taken for a name. */

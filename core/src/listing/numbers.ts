@@ -65,7 +65,11 @@ const frequency: Reader = (figure) => {
     return used;
   }
   const plain = hzFromMHzText(token.text);
-  return !pending && unit === 'mhz' && plain !== undefined && !tooLow(token.text) ? take(figure, plain) : 0;
+  // Beside another frequency or a channel, a small number in MHz is a tone with the wrong unit.
+  const alone = !state.hasFrequency && !state.got.channel;
+  return !pending && alone && unit === 'mhz' && plain !== undefined && !tooLow(token.text)
+    ? take(figure, plain)
+    : 0;
 };
 
 function take({ state, token, end, used, ask }: Figure, hz: number): number {
@@ -85,8 +89,9 @@ const slippedFrequency: Reader = ({ state, token, used, ask }) => {
   }
   if (!/^(?=.*\d)(?=.*[OolISB])[\dOolISB.]{6,9}$/.test(token.text)) return 0;
   const mended = token.text.replace(/[Oo]/g, '0').replace(/[lI]/g, '1').replace(/S/g, '5').replace(/B/g, '8');
-  if (frequencyHz(mended) === undefined) return 0;
-  ask('frequency-unreadable', [mended]);
+  const dotted = /^\d{5,7}$/.test(mended) ? `${mended.slice(0, 3)}.${mended.slice(3)}` : mended;
+  if (frequencyHz(dotted) === undefined) return 0;
+  ask('frequency-unreadable', [dotted]);
   return used;
 };
 

@@ -23,8 +23,14 @@ export function tokensOf(line: string): Token[] {
   const push = (text: string, start: number) => {
     if (text !== '') tokens.push({ text, lower: text.toLowerCase(), start, end: start + text.length });
   };
+  // Dashes between words part them; a single hyphen may be the sign of an offset, several in one line are not.
+  const loneHyphens = line.match(/(?<=\s)-(?=\s)/g)?.length ?? 0;
+  const parted = line.replace(
+    loneHyphens > 1 ? /(?<=\s)[-\u2013\u2014](?=\s)/g : /(?<=\s)[\u2013\u2014](?=\s)/g,
+    ' ',
+  );
   // Same length as the line, so that places stay true.
-  const plain = line
+  const plain = parted
     .replace(/[\u2212\u2013\u2014]/g, '-')
     .replace(/(?<=\b\d{3}),(?=\d{3,5}\b)/g, '.')
     .replace(/(?<=\b\d{2,3}),(?=\d\b(?!\.))/g, '.');

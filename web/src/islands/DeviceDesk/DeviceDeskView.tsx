@@ -1,5 +1,5 @@
 import { Pencil, Trash2 } from 'lucide-react';
-import { FindingItem } from '../../components/FindingItem';
+import { TakeInFile } from '../../components/TakeInFile';
 import { UnitForm } from './UnitForm';
 import type { useDeviceDesk } from './useDeviceDesk';
 
@@ -120,29 +120,7 @@ function TakeIn({ importDescription, importFindings }: ReturnType<typeof useDevi
       <p className="mb-2 text-[0.93rem]">
         A kind is described by a file: what it can do and how its keys work. No code is needed for a new one.
       </p>
-      <label className="block">
-        <span className="muted text-[0.87rem]">Bring in a description file</span>
-        <input
-          type="file"
-          accept="application/json,.json"
-          className="file-input file-input-sm w-full"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file) void importDescription(file);
-            event.target.value = '';
-          }}
-        />
-      </label>
-      {importFindings.length > 0 && (
-        <div role="alert" className="mt-2">
-          <p className="font-semibold text-error">Nothing was taken in.</p>
-          <ul className="mt-1 space-y-2 text-[0.87rem]">
-            {importFindings.slice(0, 8).map((finding) => (
-              <FindingItem key={finding.code + finding.path} finding={finding} />
-            ))}
-          </ul>
-        </div>
-      )}
+      <TakeInFile label="Bring in a description file" take={importDescription} findings={importFindings} />
     </section>
   );
 }

@@ -8,7 +8,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useId } from 'react';
-import { FindingItem } from '../../components/FindingItem';
+import { TakeInFile } from '../../components/TakeInFile';
 import { ConflictDialog } from '../desk/ConflictDialog';
 import { savePlanHead } from '../desk/deskStore';
 import { ChannelDrawer } from './ChannelDrawer';
@@ -142,30 +142,11 @@ function ThisPlan({ plan, importFile, importFindings }: ReturnType<typeof usePla
         <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export`} download>
           Save as JSON
         </a>
-        <label className="mt-3 block">
-          <span className="muted text-[0.87rem]">Bring in a plan file; it becomes a plan of its own</span>
-          <input
-            type="file"
-            accept="application/json,.json"
-            className="file-input file-input-sm w-full"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) void importFile(file);
-              event.target.value = '';
-            }}
-          />
-        </label>
-        {importFindings.length > 0 && (
-          <div role="alert" className="mt-2">
-            <p className="font-semibold text-error">Nothing was taken in.</p>
-            <ul className="mt-1 space-y-2 text-[0.87rem]">
-              {importFindings.slice(0, 8).map((finding) => (
-                <FindingItem key={finding.code + finding.path} finding={finding} />
-              ))}
-            </ul>
-            {importFindings.length > 8 && <p className="muted">and {importFindings.length - 8} more</p>}
-          </div>
-        )}
+        <TakeInFile
+          label="Bring in a plan file; it becomes a plan of its own"
+          take={importFile}
+          findings={importFindings}
+        />
       </section>
     </div>
   );

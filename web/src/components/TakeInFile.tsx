@@ -1,0 +1,42 @@
+import type { Finding } from '@umbrex/core/findings';
+import { FindingItem } from './FindingItem';
+
+const MOST_SHOWN = 8;
+
+interface Props {
+  label: string;
+  take: (file: File) => Promise<void>;
+  findings: readonly Finding[];
+}
+
+/** A field that takes a JSON file in, and says below it what was wrong with the last one. */
+export function TakeInFile({ label, take, findings }: Props) {
+  return (
+    <>
+      <label className="mt-3 block">
+        <span className="muted text-[0.87rem]">{label}</span>
+        <input
+          type="file"
+          accept="application/json,.json"
+          className="file-input file-input-sm w-full"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) void take(file);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {findings.length > 0 && (
+        <div role="alert" className="mt-2">
+          <p className="font-semibold text-error">Nothing was taken in.</p>
+          <ul className="mt-1 space-y-2 text-[0.87rem]">
+            {findings.slice(0, MOST_SHOWN).map((finding) => (
+              <FindingItem key={finding.code + finding.path} finding={finding} />
+            ))}
+          </ul>
+          {findings.length > MOST_SHOWN && <p className="muted">and {findings.length - MOST_SHOWN} more</p>}
+        </div>
+      )}
+    </>
+  );
+}
