@@ -32,9 +32,15 @@ export async function open(page: Page, path: string): Promise<void> {
   await ready(page);
 }
 
-/** Waits until the islands are there and their effects have run. */
+/** Waits until the islands have come alive: React has taken over their elements, and their effects have run. */
 export async function ready(page: Page): Promise<void> {
-  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('astro-island')].every((island) => {
+      const first = island.querySelector('button, input, select, div');
+      const alive = !first || Object.keys(first).some((key) => key.startsWith('__reactProps'));
+      return alive && !island.hasAttribute('ssr');
+    }),
+  );
   await page.evaluate(() => new Promise((done) => requestIdleCallback(() => setTimeout(done, 30))));
 }
 

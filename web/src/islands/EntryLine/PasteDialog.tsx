@@ -1,5 +1,5 @@
 import { readListing } from '@umbrex/core/listing';
-import { kindOf } from '@umbrex/core/model';
+import { type ChannelDraft, kindOf } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { questionText } from '../../messages/questions';
@@ -86,11 +86,7 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
                   <p>
                     <strong>{channel.name}</strong>{' '}
                     <span className="font-mono">{mhzText(channel.receiveHz)}</span>
-                    <span className="muted">
-                      {' '}
-                      {{ repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)]},
-                      sends {toneWords(channel.transmitTone)}, hears {toneWords(channel.receiveTone)}
-                    </span>
+                    <span className="muted"> {wayWords(channel)}</span>
                     {added.has(line) && <strong> is in the plan</strong>}
                   </p>
                 ) : (
@@ -131,10 +127,26 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
         )}
         {lines.length - fine.length - added.size > 0 && (
           <span className="muted text-sm">
-            {lines.length - fine.length - added.size} lines ask something first and stay here.
+            {lines.length - fine.length - added.size === 1
+              ? 'One line asks'
+              : `${lines.length - fine.length - added.size} lines ask`}{' '}
+            something first and stay{lines.length - fine.length - added.size === 1 ? 's' : ''} here.
           </span>
         )}
       </div>
     </dialog>
   );
+}
+
+function wayWords(channel: ChannelDraft): string {
+  const waits =
+    channel.receiveTone === 'off' ? 'hears everyone' : `is sent ${toneWords(channel.receiveTone)}`;
+  switch (kindOf(channel)) {
+    case 'repeater':
+      return `repeater, sends ${toneWords(channel.transmitTone)}, ${waits}`;
+    case 'direct':
+      return `direct, sends ${toneWords(channel.transmitTone)}, ${waits}`;
+    case 'listen':
+      return `listen only, ${waits}`;
+  }
 }
