@@ -35,11 +35,11 @@ test('the reference says what a tone is called on each device, and adds a whole 
 
 test('the details say who may transmit and which tone fits, and take it', async ({ page }) => {
   await open(page, await planPath(page));
-  await page.getByRole('button', { name: /^Convoy/ }).click();
+  await page.getByRole('button', { name: /^Beach sweep/ }).click();
   await page.getByText('Who may transmit?').click();
   await page.getByRole('combobox', { name: /^Who/ }).selectOption('gmrs-employee');
   await expect(page.getByText('the licence does not cover this person')).toBeVisible();
   await page.getByText('Which tone?').click();
   await page.getByRole('button', { name: /^Use / }).first().click();
-  await expect(page.getByText('Convoy is saved.')).toBeVisible();
+  await expect(page.getByText('Beach sweep is saved.')).toBeVisible();
 });

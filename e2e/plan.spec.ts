@@ -137,3 +137,19 @@ test('a pasted listing is read line by line, and only what is fine is added', as
   ] as const)
     await expect(row(page, name)).toHaveCount(there);
 });
+
+test('the plan is searched by name, frequency and the other names of a channel', async ({ page }) => {
+  await open(page, await planPath(page));
+  const find = page.getByRole('searchbox');
+  for (const [words, name, other] of [
+    ['marine 16', 'Harbour watch', 'Watch direct'],
+    ['gmrs 4', 'Watch direct', 'Harbour watch'],
+    ['156.8', 'Harbour watch', 'Watch direct'],
+  ] as const) {
+    await find.fill(words);
+    await expect(row(page, name)).toBeVisible();
+    await expect(row(page, other)).toHaveCount(0);
+  }
+  await find.fill('no such thing');
+  await expect(page.getByText('No channel has “no such thing”')).toBeVisible();
+});

@@ -91,15 +91,15 @@ export function replay(
   let brokenPromise: Finding | null = null;
   let brokenAt: number | undefined;
   let ms = 0;
-  const let_ = (event: KeyEvent) => {
+  const happen = (event: KeyEvent) => {
     device.take(event);
     ms += event.kind === 'wait' ? event.ms : event.heldMs;
   };
   steps.forEach((step, i) => {
     const sentBefore = device.emissions().length;
     step.events.forEach((event, k) => {
-      if (k > 0) let_({ kind: 'wait', ms: pace.betweenKeysMs });
-      let_(event);
+      if (k > 0) happen({ kind: 'wait', ms: pace.betweenKeysMs });
+      happen(event);
     });
     const screen = device.screen();
     screens.push(screen);
@@ -115,7 +115,7 @@ export function replay(
     }
     if (device.emissions().length > sentBefore)
       radiates.push({ code: 'may-radiate', severity: 'warning', step: i + 1 });
-    let_({ kind: 'wait', ms: pace.betweenStepsMs });
+    happen({ kind: 'wait', ms: pace.betweenStepsMs });
   });
   return { memory: device.memory(), screens, brokenPromise, brokenAt, radiates, ms };
 }

@@ -1,3 +1,4 @@
+export * from './aliases';
 export * from './person';
 export * from './rows';
 export * from './transmit';

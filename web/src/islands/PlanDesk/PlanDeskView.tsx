@@ -41,13 +41,13 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
               type="search"
               value={filter}
               onChange={(event) => setFilter(event.target.value)}
-              placeholder="name or MHz"
+              placeholder="name, MHz, wx 2"
             />
           </label>
         </div>
         {plan.channels.length === 0 && <EmptyPlan />}
         {plan.channels.length > 0 && shown.length === 0 && (
-          <p className="py-8">No channel has “{filter}” in its name or frequency.</p>
+          <p className="py-8">No channel has “{filter}” in its name, note, frequency or other names.</p>
         )}
         <DndContext
           id={dndId}

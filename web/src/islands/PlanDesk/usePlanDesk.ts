@@ -1,6 +1,7 @@
 import { useStore } from '@nanostores/react';
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel } from '@umbrex/core/model';
+import { aliasesOf } from '@umbrex/core/rules';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
@@ -110,10 +111,21 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
   }, [desk.units, desk.descriptions]);
 
   const needle = filter.trim().toLowerCase();
-  const matches = (channel: Channel) =>
-    needle === '' ||
-    channel.name.toLowerCase().includes(needle) ||
-    (channel.receiveHz / 1e6).toFixed(5).includes(needle);
+  const searched = useMemo(() => {
+    const context = { country: plan.country, licensed: plan.licensed };
+    return new Map(
+      plan.channels.map((channel) => {
+        const hz = [channel.receiveHz, ...(channel.transmitHz === null ? [] : [channel.transmitHz])].map(
+          (f) => (f / 1e6).toFixed(5),
+        );
+        return [
+          channel.id,
+          [channel.name, channel.note, ...hz, ...aliasesOf(channel, context)].join('\n').toLowerCase(),
+        ];
+      }),
+    );
+  }, [plan]);
+  const matches = (channel: Channel) => needle === '' || (searched.get(channel.id) ?? '').includes(needle);
   const selected = plan.channels.find((channel) => channel.id === selectedId) ?? null;
   return {
     desk,
