@@ -10,7 +10,9 @@ export default defineConfig({
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json']],
   outputDir: './test-results/e2e',
-  timeout: 45_000,
+  // Generous: a cold machine with two cores may take several times as long as a warm one.
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

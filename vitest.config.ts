@@ -11,7 +11,7 @@ export default defineConfig({
           root: './cli',
           include: ['test/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 30_000,
+          testTimeout: 120_000,
         },
       },
       {
@@ -23,7 +23,7 @@ export default defineConfig({
           environment: 'node',
           globalSetup: ['./test/database.ts'],
           fileParallelism: false,
-          testTimeout: 30_000,
+          testTimeout: 120_000,
         },
       },
     ],
