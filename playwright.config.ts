@@ -38,7 +38,7 @@ export default defineConfig({
     url: `http://127.0.0.1:${port}/api/health`,
     env: { E2E_PORT: String(port) },
     reuseExistingServer: false,
-    timeout: 120_000,
+    timeout: 240_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
     stdout: 'pipe',
   },

@@ -4,7 +4,15 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', root: './core', include: ['test/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'core',
+          root: './core',
+          include: ['test/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 120_000,
+        },
+      },
       {
         test: {
           name: 'cli',

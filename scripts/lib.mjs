@@ -158,7 +158,7 @@ export async function startServer(databaseUrl, port, env = {}) {
     },
   });
   const gone = new Promise((resolve) => child.once('exit', resolve));
-  for (let i = 0; i < 150; i++) {
+  for (let i = 0; i < 500; i++) {
     if (child.exitCode !== null) fail('The server ended at once; its words stand above.');
     try {
       const answer = await fetch(`http://127.0.0.1:${port}/api/health`);
@@ -169,5 +169,5 @@ export async function startServer(databaseUrl, port, env = {}) {
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
   child.kill('SIGTERM');
-  return fail('The server is not healthy after 30 seconds.');
+  return fail('The server is not healthy after 100 seconds.');
 }
