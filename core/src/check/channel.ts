@@ -1,7 +1,7 @@
 import { SERVICES, type Service, type ServiceChannel, servicesOf } from '../facts/index';
 import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, wantedReceiveTone } from '../model/index';
-import { type RuleContext, type RuleRow, ruleRows } from '../rules/index';
+import { type RuleContext, type RuleRow, ruleRows, touchedService } from '../rules/index';
 import type { NextMove, PlanFinding, Repair } from './finding';
 
 /** Words by which people expect a tone to keep others out. */
@@ -56,11 +56,7 @@ function checkFrequencies(channel: Channel, rows: readonly RuleRow[], context: R
     );
     return;
   }
-  const touches = servicesOf(context.country, context.services ?? Object.values(SERVICES)).find((service) =>
-    service.channels.some(
-      (row) => row.receiveHz === channel.receiveHz || row.transmitHz === channel.transmitHz,
-    ),
-  );
+  const touches = touchedService(channel, context);
   if (touches && kindOf(channel) === 'repeater')
     add('fix', { code: 'not-a-service-channel', severity: 'error', source: touches.citation });
   else add('ask', { code: 'service-needs-licence', severity: 'warning' }, listenOnly(channel));

@@ -98,3 +98,16 @@ function licensedRows(
       licensed: row,
     }));
 }
+
+/** A service of the country in which somebody may talk and which has one of a channel's frequencies, but not the pair. */
+export function touchedService(
+  { receiveHz, transmitHz }: Pick<Channel, 'receiveHz' | 'transmitHz'>,
+  context: RuleContext,
+): Service | undefined {
+  const mine = [receiveHz, transmitHz];
+  return servicesOf(context.country, context.services ?? Object.values(SERVICES)).find(
+    ({ licence, channels }) =>
+      licence !== 'closed' &&
+      channels.some((row) => mine.includes(row.receiveHz) || mine.includes(row.transmitHz)),
+  );
+}

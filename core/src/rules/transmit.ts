@@ -2,7 +2,7 @@ import type { PowerBasis, Service } from '../facts/index';
 import type { Finding } from '../findings/index';
 import type { Channel, Description, Licence } from '../model/index';
 import { personFinding } from './person';
-import { type RuleContext, type RuleRow, ruleRows } from './rows';
+import { type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
 
 /** What somebody may do on a channel with a kind of device, and where that is written. */
 export type TransmitRule =
@@ -39,13 +39,13 @@ export function transmitRule(
   if (context.country === 'other')
     return { may: 'unknown', finding: { code: 'country-not-covered', severity: 'warning' } };
   const rows = ruleRows(channel, context);
-  if (rows.length === 0) return listen(outsideAll(channel));
+  if (rows.length === 0) return listen(outsideAll(channel, context));
   const answers = rows.map((row) => oneRow(row, device, context, licences));
   const best =
     answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');
   // The service the plan names explains best why not.
   const named = rows.findIndex((row) => row.service.id === channel.service);
-  return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel));
+  return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel, context));
 }
 
 function oneRow(
@@ -103,11 +103,9 @@ function oneRow(
   };
 }
 
-/** GMRS segments: a pair in here that no table has breaks the rule; elsewhere it belongs to a service that is not known here. */
-function outsideAll({ receiveHz, transmitHz }: Channel): Finding {
-  const inGmrs = (hz: number) =>
-    [462_550_000, 467_550_000].some((from) => hz >= from - 12_500 && hz <= from + 187_500);
-  if (inGmrs(receiveHz) || (transmitHz !== null && inGmrs(transmitHz)))
-    return { code: 'not-a-service-channel', severity: 'error', source: '47 CFR 95.1763' };
+/** A pair that a service of this country knows only in part breaks its table; elsewhere the service is not known here. */
+function outsideAll(channel: Channel, context: RuleContext): Finding {
+  const touched = touchedService(channel, context);
+  if (touched) return { code: 'not-a-service-channel', severity: 'error', source: touched.citation };
   return { code: 'service-needs-licence', severity: 'warning' };
 }

@@ -98,7 +98,7 @@ const CASES: readonly Case[] = [
   ['90.20 interoperability, by the agency', ch.vtac, hand('interop'), [licence('interop', 'employer')], 'transmit null null'],
   ['the plan only listens', ch.heard, hand('gmrs'), GMRS, 'listen-only-by-plan'],
   ['country not covered', ch.main, hand('gmrs'), GMRS, 'country-not-covered', { country: 'other' }],
-  ['another country’s tables', ch.main, hand('gmrs'), GMRS, 'not-a-service-channel', { country: 'AU' }],
+  ['another country’s tables', ch.main, hand('gmrs'), GMRS, 'service-needs-licence', { country: 'AU' }],
   ['UHF CB class licence', channel('CB 12', 476.7, 476.7), hand('uhf-cb-au'), [], 'transmit 5 transmitter', { country: 'AU' }],
   ['PMR446', channel('PMR 1', 446.00625, 446.00625), hand('pmr446'), [], 'transmit 0.5 erp', { country: 'EU' }],
   ['PMR446, hand-held only', channel('PMR 1', 446.00625, 446.00625), mobile('pmr446'), [], 'hand-held-only', { country: 'EU' }],
