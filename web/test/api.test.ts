@@ -136,6 +136,14 @@ describe('the plan itself', () => {
     expect((await change(head(groups.slice(1)))).status).toBe(409);
     expect((await change(head([...groups, { id: randomUUID(), name: 'New', note: '' }]))).status).toBe(200);
     expect((await change(head(groups))).status).toBe(409);
+    const { version: newer } = await load();
+    const renamed = await change({
+      version: newer,
+      head: { name: 'Renamed', country, receivePolicy, groups, licensed },
+    });
+    const undo = () => send('POST', '/api/edits/[editId]/undo', { editId: renamed.body.editId }, {});
+    expect([(await undo()).status, (await undo()).status]).toEqual([200, 404]);
+    expect((await load()).plan.name).toBe(name);
   });
   it('takes a starter set whole, or not at all from an old version', async () => {
     const before = await load();

@@ -31,7 +31,14 @@ export async function undoEdit(trx: Knex.Transaction, workspaceId: string, editI
     }
     case 'plan': {
       const { version } = await loadPlan(trx, workspaceId, edit.aggregateId);
-      await savePlanHead(trx, workspaceId, edit.aggregateId, version, PlanHeadSchema.parse(edit.before));
+      await savePlanHead(
+        trx,
+        workspaceId,
+        edit.aggregateId,
+        version,
+        PlanHeadSchema.parse(edit.before),
+        edit.id,
+      );
       return;
     }
     case 'unit':

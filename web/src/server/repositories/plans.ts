@@ -71,6 +71,7 @@ export async function savePlanHead(
   planId: string,
   version: number,
   head: PlanHead,
+  undoes: string | null = null,
 ): Promise<string> {
   const state = await lockPlan(trx, workspaceId, planId, version);
   const kept = new Set(head.groups.map((group) => group.id));
@@ -86,12 +87,17 @@ export async function savePlanHead(
       version: version + 1,
     });
   const { name, country, receivePolicy, groups, licensed } = state.plan;
-  return recordEdit(trx, workspaceId, {
-    kind: 'plan',
-    aggregateId: planId,
-    before: { name, country, receivePolicy, groups, licensed },
-    after: head,
-  });
+  return recordEdit(
+    trx,
+    workspaceId,
+    {
+      kind: 'plan',
+      aggregateId: planId,
+      before: { name, country, receivePolicy, groups, licensed },
+      after: head,
+    },
+    undoes,
+  );
 }
 
 /** Where each channel of a plan stands: its group and its place, in order. */
