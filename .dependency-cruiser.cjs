@@ -24,6 +24,11 @@ module.exports = {
     stage('rules', 'units', 'facts', 'findings', 'model'),
     stage('fit', 'units', 'facts', 'findings', 'model', 'rules', 'tones'),
     stage('formats', 'units', 'facts', 'findings', 'model'),
+    stage('roster', 'units', 'facts', 'findings', 'model'),
+    stage('interview', 'units', 'facts', 'findings', 'model', 'fit'),
+    stage('stations', 'units', 'facts', 'findings', 'model', 'rules', 'fit'),
+    stage('today', 'units', 'facts', 'findings', 'model', 'check', 'fit', 'stations'),
+    stage('nets', 'units', 'model'),
     stage('procedure', 'units', 'facts', 'findings', 'model', 'fit'),
     {
       name: 'procedure-uses-types-of-fit-only',

@@ -1,14 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { readPlan } from '@umbrex/core/formats';
-import { PLAN_FORMAT, type Plan, UnitSchema } from '@umbrex/core/model';
+import { type Plan, UnitSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
+import type { Role } from '../web/src/server/auth/roles';
+import { insertAccount, setRole } from '../web/src/server/repositories/accounts';
 import { addDescription } from '../web/src/server/repositories/descriptions';
+import { addDocument, DOCUMENT_SCHEMAS, type DocumentKind } from '../web/src/server/repositories/documents';
 import { insertPlan } from '../web/src/server/repositories/plans';
 import { addUnit } from '../web/src/server/repositories/units';
-import { insertWorkspace } from '../web/src/server/repositories/workspaces';
+import { emptyPlan, insertWorkspace } from '../web/src/server/repositories/workspaces';
 
 const WORKSPACE_ID = '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b001';
 const here = (file: string) => readFileSync(fileURLToPath(new URL(file, import.meta.url)), 'utf8');
@@ -20,17 +23,12 @@ export function demoPlan(): Plan {
   return result.value;
 }
 
-/** An empty plan with one group, for a workspace that begins from nothing. */
-const EMPTY_PLAN: Plan = {
-  format: PLAN_FORMAT,
-  id: '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b002',
-  name: 'First plan',
-  country: 'US',
-  receivePolicy: 'closed',
-  licensed: [],
-  groups: [{ id: '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b003', name: 'Channels', note: '' }],
-  channels: [],
-};
+const ACCOUNTS: readonly { login: string; name: string; role: Role }[] = [
+  { login: 'ines', name: 'Ines Korvald', role: 'coordinator' },
+  { login: 'tomas', name: 'Tomas Ekrem', role: 'editor' },
+  { login: 'ada', name: 'Ada Brunlow', role: 'member' },
+  { login: 'county', name: 'County office', role: 'observer' },
+];
 
 /**
  * Makes the first workspace when there is none: the shipped descriptions and an empty plan, or with `demo` the whole of Ostrel
@@ -41,9 +39,35 @@ export async function ensureWorkspace(db: Knex, demo: boolean): Promise<void> {
     if (await trx('workspace').first('id')) return;
     await insertWorkspace(trx, { id: WORKSPACE_ID, name: demo ? 'Ostrel Storm Watch' : 'My workspace' });
     for (const description of shippedDescriptions()) await addDescription(trx, WORKSPACE_ID, description);
-    await insertPlan(trx, WORKSPACE_ID, demo ? demoPlan() : EMPTY_PLAN);
+    await insertPlan(
+      trx,
+      WORKSPACE_ID,
+      demo
+        ? demoPlan()
+        : emptyPlan('5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b002', '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b003'),
+    );
     if (!demo) return;
+    await loadRoster(trx);
     for (const unit of z.array(UnitSchema).parse(JSON.parse(here('./ostrel-units.json'))))
       await addUnit(trx, WORKSPACE_ID, unit);
   });
+}
+
+/** The people, teams, stations and nets of Ostrel, and an account for each role, which only the demo's one click opens. */
+async function loadRoster(trx: Knex.Transaction): Promise<void> {
+  const { teams, people } = JSON.parse(here('./ostrel-people.json'));
+  const { stations, nets } = JSON.parse(here('./ostrel-stations.json'));
+  for (const [kind, values] of Object.entries({ team: teams, person: people, station: stations, net: nets }))
+    for (const value of values as unknown[])
+      await addDocument(
+        trx,
+        kind as DocumentKind,
+        WORKSPACE_ID,
+        DOCUMENT_SCHEMAS[kind as DocumentKind].parse(value) as never,
+      );
+  for (const { login, name, role } of ACCOUNTS) {
+    const personId = people.find((person: { name: string }) => person.name === name)?.id ?? null;
+    const id = await insertAccount(trx, { login, name, passwordHash: 'no password opens this' });
+    await setRole(trx, { workspaceId: WORKSPACE_ID, accountId: id, role, personId });
+  }
 }

@@ -1,6 +1,25 @@
 import { axeFindings, entry, expect, open, planPath, ready, test } from './support';
 
-const VIEWS = ['', '/check', '/reference?q=D023I', '/fit', '/sheets', '/devices'];
+const VIEWS = [
+  '',
+  '/today',
+  '/people',
+  '/devices',
+  '/describe',
+  '/stations',
+  '/map',
+  '/directory',
+  '/check',
+  '/reference?q=D023I',
+  '/fit',
+  '/numbers',
+  '/sheets',
+  '/nets',
+  '/list',
+  '/team',
+  '/history',
+  '/account',
+];
 
 for (const theme of ['chart', 'watch'])
   for (const view of [...VIEWS, 'a sheet'])
@@ -14,6 +33,11 @@ for (const theme of ['chart', 'watch'])
         await page.getByRole('button', { name: /^Gannet Top/ }).click();
         await entry(page).fill('Puffin 467.675 code 9');
       }
+      if (view === '/directory') {
+        await page.getByLabel(/Around a place/).fill('Kelp Stairs');
+        await page.keyboard.press('Enter');
+        await expect(page.getByText('nearest first')).toBeVisible();
+      }
       if (view === '/fit') await page.locator('[id^="cell-"]').nth(2).click();
       if (view === 'a sheet') {
         await page.getByRole('link', { name: /^Watch 1 / }).click();
@@ -21,6 +45,22 @@ for (const theme of ['chart', 'watch'])
       }
       expect(await axeFindings(page)).toEqual([]);
     });
+
+test.describe('somebody who is not signed in', () => {
+  test.use({ role: null });
+  for (const theme of ['chart', 'watch'])
+    test(`axe finds nothing on the way in and on a link that is used up, ${theme} theme`, async ({
+      page,
+      context,
+      baseURL,
+    }) => {
+      await context.addCookies([{ name: 'umbrex-theme', value: theme, url: baseURL ?? '' }]);
+      for (const address of ['/sign-in', '/link/a-link-that-nobody-was-given']) {
+        await open(page, address);
+        expect(await axeFindings(page), address).toEqual([]);
+      }
+    });
+});
 
 test('at 390 px nothing runs out of the page, and the stages are at hand', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
@@ -33,7 +73,9 @@ test('at 390 px nothing runs out of the page, and the stages are at hand', async
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
     expect(overflow, address).toBeLessThanOrEqual(0);
-    await expect(page.getByRole('link', { name: /^Load/ })).toBeInViewport();
+    const load = page.getByRole('link', { name: /^Load/ });
+    await load.scrollIntoViewIfNeeded();
+    await expect(load).toBeInViewport();
   }
   await open(page, path);
   await page.getByRole('button', { name: /^Kelp Stairs/ }).click();

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { entry, expect, open, planPath, row, test } from './support';
 
 test('a listing becomes a channel, with questions first, and is there after a reload', async ({ page }) => {
@@ -72,19 +73,47 @@ test('two windows: the second one is shown both versions, field by field', async
   await open(page, path);
   await open(other, path);
   for (const [window, note] of [
-    [other, 'from the other window'],
     [page, 'from this window'],
+    [other, 'from the other window'],
   ] as const) {
     await window.getByRole('button', { name: /^Club talk/ }).click();
     await window.getByLabel('Note').fill(note);
-    await window.getByRole('button', { name: 'Save channel' }).click();
-    if (window === other) await expect(other.getByText('Club talk is saved.')).toBeVisible();
   }
+  await other.getByRole('button', { name: 'Save channel' }).click();
+  // The plan follows by itself; what is being written stays.
+  await expect(row(page, 'Club talk')).toContainText('from the other window');
+  await expect(page.getByLabel('Note')).toHaveValue('from this window');
+  await page.getByRole('button', { name: 'Save channel' }).click();
   const dialog = page.getByRole('dialog', { name: 'Changed meanwhile' });
-  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('from the other window');
-  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('from this window');
+  await expect(dialog.getByRole('row', { name: /note/i })).toContainText('from the other window');
+  await expect(dialog.getByRole('row', { name: /note/i })).toContainText('from this window');
   await dialog.getByRole('button', { name: 'Save mine over it' }).click();
   await expect(row(page, 'Club talk')).toContainText('from this window');
+  await other.close();
+});
+
+test('two windows on the plan itself: what is typed stays while others work, and a clash shows both', async ({
+  page,
+  context,
+}) => {
+  const path = await planPath(page);
+  const other = await context.newPage();
+  await open(page, path);
+  await open(other, path);
+  const rename = (window: Page, name: string) => window.getByLabel('Name of the plan').fill(name);
+  await rename(page, 'Mine');
+  await rename(other, 'Theirs');
+  await other.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('heading', { name: 'Theirs' })).toBeVisible();
+  await expect(page.getByLabel('Name of the plan')).toHaveValue('Mine');
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Changed meanwhile' });
+  await expect(dialog.getByRole('row', { name: /name/ })).toContainText('Theirs');
+  await dialog.getByRole('button', { name: 'Keep what is saved' }).click();
+  await expect(page.getByLabel('Name of the plan')).toHaveValue('Theirs');
+  await rename(page, 'Ostrel plan');
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('heading', { name: 'Ostrel plan' })).toBeVisible();
   await other.close();
 });
 

@@ -4,8 +4,22 @@ import { test as base, expect, type Page } from '@playwright/test';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** A test whose page must not say anything on its console, and whose content policy nothing may break. */
-export const test = base.extend<{ quiet: undefined }>({
+/** What somebody is in the demo's workspace; `null` for somebody who is not signed in. */
+export type DemoRole = 'coordinator' | 'editor' | 'member' | 'observer' | null;
+
+/**
+ * A test whose page must not say anything on its console, and whose content policy nothing may break. Signed in as the demo's
+ * coordinator, or as `test.use({ role })` says.
+ */
+export const test = base.extend<{ role: DemoRole; signedIn: undefined; quiet: undefined }>({
+  role: ['coordinator', { option: true }],
+  signedIn: [
+    async ({ context, role }, use) => {
+      if (role) expect((await context.request.post('/api/session/demo', { data: { role } })).ok()).toBe(true);
+      await use(undefined);
+    },
+    { auto: true },
+  ],
   quiet: [
     async ({ page }, use) => {
       const said: string[] = [];
@@ -13,7 +27,7 @@ export const test = base.extend<{ quiet: undefined }>({
         // A refused edit (409) or a bad file (400) is said by the browser itself, and is what those tests are about; so is a network that is cut.
         if (
           ['error', 'warning'].includes(message.type()) &&
-          !/status of (400|409)|ERR_INTERNET_DISCONNECTED/.test(message.text())
+          !/status of (400|401|403|404|409)|ERR_INTERNET_DISCONNECTED/.test(message.text())
         )
           said.push(message.text());
       });

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { reviewPlan } from '@umbrex/core/check';
-import { fitBoard, fitDevice, fitPlan } from '@umbrex/core/fit';
+import { assign, fitBoard, fitDevice, fitPlan, numberFleet, numberingKinds } from '@umbrex/core/fit';
 import { readPlan } from '@umbrex/core/formats';
 import { readLine } from '@umbrex/core/listing';
-import { ChannelSchema, type Plan, type Unit } from '@umbrex/core/model';
+import { ChannelSchema, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
 import { prove, writeSheet } from '@umbrex/core/procedure';
+import highs from 'highs';
 import { shippedDescriptions } from '../devices/read';
 
 /*
@@ -47,14 +48,16 @@ const plan: Plan = {
     return { ...channel, id: uuid(i), name: `${channel.name} ${i}` };
   }),
 };
-const units: Unit[] = Array.from({ length: 300 }, (_, i) => ({
-  id: uuid(10_000 + i),
-  descriptionId: descriptions[i % descriptions.length]?.id ?? '',
-  nickname: `Set ${i}`,
-  holder: '',
-  serial: '',
-  firmware: '1.06',
-}));
+const units: Unit[] = Array.from({ length: 300 }, (_, i) =>
+  UnitSchema.parse({
+    id: uuid(10_000 + i),
+    descriptionId: descriptions[i % descriptions.length]?.id ?? '',
+    nickname: `Set ${i}`,
+    holder: '',
+    serial: '',
+    firmware: '1.06',
+  }),
+);
 
 // The result as the board gives it: cells a unit, since that is what a reader of the result gets.
 const perUnit = () => {
@@ -108,4 +111,39 @@ compare(
   `reading ${lines.length} entry lines / checking their drafts against the schema`,
   { name: 'read', run: () => lines.map((line) => readLine(line)) },
   { name: 'schema', run: () => demo.channels.map((c) => ChannelSchema.parse(c)) },
+);
+
+const kinds = numberingKinds(units, descriptions);
+const none = { last: {}, pins: {} };
+const numbering = numberFleet(plan, kinds, none);
+if (numbering.bound !== numbering.total) throw new Error('the numbering is not proven');
+compare(
+  `numbering of 250 channels across 300 units / fitting the same (${numbering.total} points, gap 0, first fit ${numbering.firstFit})`,
+  { name: 'number', run: () => numberFleet(plan, kinds, none) },
+  { name: 'fit', run: () => fitBoard(plan, units, descriptions) },
+);
+
+/* The same assignment by an independent solver: 60 channels at 90 numbers, gains of a fixed sequence. */
+const ROWS = 60;
+const COLUMNS = 90;
+const gain = Array.from({ length: ROWS }, (_, i) =>
+  Array.from({ length: COLUMNS }, (_v, j) => (i * 7919 + j * 104_729 + i * j * 31) % 97),
+);
+const cells = gain.flatMap((row, i) => row.map((value, j) => ({ value, name: `x${i}_${j}` })));
+const sum = (names: readonly string[]) => names.join(' + ');
+const model = [
+  'Maximize',
+  ` obj: ${sum(cells.map(({ value, name }) => `${value} ${name}`))}`,
+  'Subject To',
+  ...gain.map((row, i) => ` r${i}: ${sum(row.map((_, j) => `x${i}_${j}`))} = 1`),
+  ...Array.from({ length: COLUMNS }, (_, j) => ` c${j}: ${sum(gain.map((_row, i) => `x${i}_${j}`))} <= 1`),
+  'End',
+].join('\n');
+const solver = await highs();
+const [ours, theirs] = [assign(gain, COLUMNS).total, Math.round(solver.solve(model).ObjectiveValue)];
+if (ours !== theirs) throw new Error(`assignment ${ours}, HiGHS ${theirs}`);
+compare(
+  `assignment of ${ROWS} rows to ${COLUMNS} columns / HiGHS on the same (both ${ours}, gap 0)`,
+  { name: 'assignment', run: () => assign(gain, COLUMNS) },
+  { name: 'HiGHS', run: () => solver.solve(model) },
 );

@@ -9,6 +9,7 @@ import {
   pg,
   run,
   say,
+  startDirectory,
   startServer,
   withBin,
 } from './lib.mjs';
@@ -37,9 +38,11 @@ if (run('tsx', ['scripts/migrate.ts', ...words], { env: { ...withBin, DATABASE_U
   fail('The database could not be made ready; see above.');
 }
 
+const directory = await startDirectory();
 const port = await freePort(Number(process.env.PORT ?? 4780));
 const { child, gone } = await startServer(url, port, {
   UMBREX_DEMO: '1',
+  UMBREX_DIRECTORY_URL: directory.url,
   LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
 });
 process.stdout.write(
@@ -54,6 +57,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     child.kill('SIGTERM');
   });
 await gone;
+directory.stop();
 stopDatabase();
 say(stopping ? 'Stopped.' : 'The server ended by itself; its words stand above.');
 process.exit(stopping ? 0 : 1);

@@ -143,6 +143,19 @@ export function ensureBuild() {
   writeFileSync(markFile, mark);
 }
 
+/** Starts the stand-in for a repeater directory on a free port; answers its address. */
+export async function startDirectory() {
+  const child = spawn(process.execPath, ['sim/directory/server.mjs'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const url = await new Promise((resolve, reject) => {
+    child.stdout.once('data', (words) => resolve(String(words).trim()));
+    child.once('exit', (code) => reject(new Error(`the stand-in directory ended with ${code}`)));
+  });
+  return { url, stop: () => child.kill('SIGTERM') };
+}
+
 /** Starts the production server and waits until it is healthy. */
 export async function startServer(databaseUrl, port, env = {}) {
   const child = spawn(process.execPath, ['web/server.mjs'], {

@@ -14,6 +14,8 @@ for (const signal of ['SIGTERM', 'SIGINT']) {
     stopping = true;
     server.server.close(() => process.exit(0)); // waits for requests in flight
     server.server.closeIdleConnections();
+    // Streams of live updates never end by themselves; their browsers come back to the next start.
+    setTimeout(() => server.server.closeAllConnections(), 1500).unref();
     setTimeout(() => process.exit(1), 10_000).unref();
   });
 }

@@ -112,4 +112,47 @@ describe('umbrex', () => {
       expect(err).toContain('usage:');
     }
   });
+  it('writes what a set’s memory shall hold, and compares what was read back', () => {
+    const device = ['--device', join(root, 'devices/fleet-mobile.json')];
+    const { exit, json } = umbrex('memory', plan, ...device);
+    expect(exit).toBe(0);
+    const file = join(mkdtempSync(join(tmpdir(), 'umbrex-')), 'memory.json');
+    writeFileSync(file, JSON.stringify(json));
+    expect(umbrex('compare', plan, ...device, '--read', file)).toMatchObject({
+      exit: 0,
+      json: { ok: true, differences: [], same: json.slots.length },
+    });
+    json.slots[0].values.rx = 1;
+    writeFileSync(file, JSON.stringify(json));
+    expect(umbrex('compare', plan, ...device, '--read', file)).toMatchObject({
+      exit: 1,
+      json: { ok: false, differences: [{ has: '1' }] },
+    });
+    expect(umbrex('compare', plan, ...device).exit).toBe(2);
+  });
+  it('prove --all names every pattern, and fails while the keys of one are not described', () => {
+    const { exit, json } = umbrex('prove', '--all');
+    expect(exit).toBe(1);
+    expect(json.patterns.length).toBeGreaterThanOrEqual(20);
+    const proven = json.patterns.filter((pattern: { proven: boolean }) => pattern.proven);
+    expect(proven.map((pattern: { id: string }) => pattern.id)).toEqual([
+      'bank-handheld',
+      'page-handheld',
+      'pocket-radio',
+    ]);
+    for (const pattern of json.patterns)
+      expect(pattern.proven ? null : 'steps-not-known', pattern.id).toBe(
+        pattern.firstDifference?.code ?? null,
+      );
+  });
+  it('numbers a fleet, with the proof that there is nothing better', () => {
+    const { exit, json } = umbrex('number', plan, '--fleet', join(root, 'demo/ostrel-units.json'));
+    expect(exit).toBe(0);
+    expect(json).toMatchObject({ ok: true, gap: 0, findings: [] });
+    expect(json.total).toBeGreaterThan(json.firstFit);
+    const numbers = json.channels.flatMap((row: { number: number | null }) => row.number ?? []);
+    expect(new Set(numbers).size).toBe(numbers.length);
+    expect(umbrex('number', plan).exit).toBe(2);
+    expect(umbrex('number', plan, '--fleet', plan)).toMatchObject({ exit: 1, json: { ok: false } });
+  });
 });

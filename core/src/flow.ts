@@ -1,6 +1,6 @@
 import type { Finding } from './findings/index';
 import { type Cell, type Fit, fitDevice, fitPlan } from './fit/index';
-import type { Description, Plan } from './model/index';
+import type { Channel, Description, Plan } from './model/index';
 import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
 
 /** A device's part of the plan, ready for its holder: where everything goes, the steps, and whether they are proven. */
@@ -10,9 +10,12 @@ export interface Prepared {
   readonly proof: Proof;
 }
 
-/** The whole way: plan and description → fit → sheet → proof. From the factory state. */
-export function prepare(plan: Plan, description: Description): Prepared {
-  const fit = fitPlan(plan, fitDevice(description));
+/**
+ * The whole way: plan and description → fit → sheet → proof. From the factory state.
+ * @param keeps memory numbers that the holder keeps for themselves
+ */
+export function prepare(plan: Plan, description: Description, keeps: readonly number[] = []): Prepared {
+  const fit = fitPlan(plan, fitDevice(description, undefined, keeps));
   const sheet = writeSheet(description, fit.image);
   const proof = prove(description, fit.image, sheet);
   return { fit, sheet, proof };
@@ -39,4 +42,13 @@ export function decisive(cell: Cell): Finding | undefined {
   // That a licence is needed is true of the whole service; it decides nothing about one device.
   const own = cell.findings.filter((finding) => finding.code !== 'licence-needed');
   return [...own].sort((a, b) => weight[a.severity] - weight[b.severity])[0] ?? cell.findings[0];
+}
+
+/** The kinds of device that can talk on a channel as far as its frequencies go: the ones whose tones count when one is chosen. */
+export function talkers(channel: Channel, plan: Plan, descriptions: readonly Description[]): Description[] {
+  const bare: Channel = { ...channel, transmitTone: 'off', receiveTone: 'off' };
+  return descriptions.filter((description) => {
+    const [cell] = fitPlan({ ...plan, channels: [bare], numbering: null }, fitDevice(description)).cells;
+    return cell?.verdict === 'full' || cell?.verdict === 'adapted' || cell?.verdict === 'unknown';
+  });
 }

@@ -2,12 +2,20 @@ import type { Knex } from 'knex';
 import * as licensed from './20261125_licensed';
 import * as mode from './20261125_mode';
 import * as trunk from './20261125_trunk';
+import * as directory from './20261126_directory';
+import * as accounts from './20261127_accounts';
+import * as roster from './20261128_roster';
+import * as numbering from './20261129_numbering';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261125_trunk', migration: trunk },
   { name: '20261125_trunk_licensed', migration: licensed },
   { name: '20261125_trunk_mode', migration: mode },
+  { name: '20261126_directory', migration: directory },
+  { name: '20261127_accounts', migration: accounts },
+  { name: '20261128_roster', migration: roster },
+  { name: '20261129_numbering', migration: numbering },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -1,14 +1,16 @@
 import { defineMiddleware } from 'astro:middleware';
 import type { APIContext, MiddlewareNext } from 'astro';
+import { admit } from './server/auth/admit';
 import { log } from './server/log';
-import { isUnreachable } from './server/problem';
+import { Forbidden, isUnreachable, SignInNeeded } from './server/problem';
 
 /** Security headers on every answer. The content policy comes from Astro, which knows the hashes of its start-up scripts. */
 export const onRequest = defineMiddleware(async (context, next) => {
   const response = await answer(context, next);
   // Style attributes are set while a channel is dragged; they cannot run anything.
   const policy = response.headers.get('content-security-policy');
-  if (policy)
+  // A rewritten request comes through here twice.
+  if (policy && !policy.includes('frame-ancestors'))
     response.headers.set(
       'content-security-policy',
       `${policy.replace(/;\s*$/, '')}; style-src-attr 'unsafe-inline'; frame-ancestors 'none'`,
@@ -21,11 +23,18 @@ export const onRequest = defineMiddleware(async (context, next) => {
   return response;
 });
 
-/** The page, or where the database does not answer the page that says so, with 503. */
+/** The page for those who may see it, the way to sign in for the others; where the database does not answer, the page that says so. */
 async function answer(context: APIContext, next: MiddlewareNext): Promise<Response> {
   try {
+    // Endpoints ask by themselves, and answer in their own form.
+    if (!context.routePattern.startsWith('/api/')) await admit(context);
     return await next();
   } catch (error) {
+    if (error instanceof SignInNeeded) {
+      const to = encodeURIComponent(context.url.pathname + context.url.search);
+      return context.redirect(`/sign-in?to=${to}`);
+    }
+    if (error instanceof Forbidden) return context.rewrite('/forbidden');
     if (!isUnreachable(error)) throw error;
     log.error({ err: error, path: context.url.pathname }, 'database unreachable');
     return context.rewrite('/unreachable');

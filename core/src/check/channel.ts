@@ -19,6 +19,8 @@ export function checkChannel(channel: Channel, plan: Plan, context: RuleContext)
   checkTones(channel, plan, rows, add);
   checkWidth(channel, rows, add);
   for (const row of rows) checkRow(row, context, add);
+  if (plan.services.length > 0 && channel.service !== 'other' && !plan.services.includes(channel.service))
+    add('look', { code: 'service-not-chosen', severity: 'note', service: channel.service });
   if (neverTested(channel, context)) add('know', { code: 'never-for-tests', severity: 'note' });
   if (channel.access === 'permission') add('ask', { code: 'permission-needed', severity: 'note' });
   return found;
@@ -64,7 +66,7 @@ function checkFrequencies(channel: Channel, rows: readonly RuleRow[], context: R
 
 /** A service whose channels are only listened to, on this very frequency. */
 function closedService({ receiveHz, transmitHz }: Channel, context: RuleContext): Service | undefined {
-  return servicesOf(context.country, context.services ?? Object.values(SERVICES)).find((service) =>
+  return servicesOf(context.country, context.tables ?? Object.values(SERVICES)).find((service) =>
     service.channels.some(
       (row) => row.transmitHz === null && (row.receiveHz === receiveHz || row.receiveHz === transmitHz),
     ),
@@ -144,7 +146,7 @@ export function neverTested(
   channel: Pick<Channel, 'receiveHz'>,
   context: RuleContext,
 ): ServiceChannel | undefined {
-  for (const service of servicesOf(context.country, context.services ?? Object.values(SERVICES))) {
+  for (const service of servicesOf(context.country, context.tables ?? Object.values(SERVICES))) {
     const row = service.channels.find(
       (candidate) => candidate.neverTest && candidate.receiveHz === channel.receiveHz,
     );

@@ -7,6 +7,7 @@ import type { NextMove, PlanFinding } from './finding';
 export { neighbours } from './between';
 export { neverTested } from './channel';
 export type { NextMove, PlanFinding, Repair } from './finding';
+export * from './gather';
 
 const ORDER: Readonly<Record<NextMove, number>> = { fix: 0, ask: 1, look: 2, know: 3 };
 
@@ -17,7 +18,7 @@ const ORDER: Readonly<Record<NextMove, number>> = { fix: 0, ask: 1, look: 2, kno
  */
 export function reviewPlan(
   plan: Plan,
-  options: { today?: string; services?: readonly Service[] } = {},
+  options: { today?: string; tables?: readonly Service[] } = {},
 ): PlanFinding[] {
   const context = { country: plan.country, licensed: plan.licensed, ...options };
   const place = new Map(plan.channels.map((channel, i) => [channel.id, i]));

@@ -1,3 +1,4 @@
+export * from './search';
 export * from './services/index';
 export * from './tones/consumerCodes';
 export * from './tones/ctcss';

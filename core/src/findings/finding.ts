@@ -27,6 +27,7 @@ export type Finding = Common &
     | { readonly code: 'no-repeater-input'; readonly inputHz: number; readonly outputHz: number }
     | { readonly code: 'talk-goes-out-on-output'; readonly transmitHz: number }
     | { readonly code: 'fixed-receive-only' }
+    | { readonly code: 'only-hidden-tone' }
     | { readonly code: 'cannot-transmit-here'; readonly transmitHz: number }
     | { readonly code: 'transmit-unknown' }
     | { readonly code: 'not-certified'; readonly service: string }
@@ -57,6 +58,8 @@ export type Finding = Common &
     | { readonly code: 'channel-tone-unknown'; readonly direction: 'transmit' | 'receive' }
     // fit: slots and names
     | { readonly code: 'no-free-slot' }
+    /** Others of its group have a place, for there were not enough; `left` of them are out. */
+    | { readonly code: 'group-split'; readonly left: number }
     | { readonly code: 'slot-taken'; readonly by: string; readonly number: number }
     | { readonly code: 'slot-shared'; readonly with: string; readonly number: number }
     | { readonly code: 'locked-from-keypad'; readonly number: number; readonly label: string }
@@ -67,6 +70,16 @@ export type Finding = Common &
     | { readonly code: 'bandwidth-unknown' }
     | { readonly code: 'firmware-unverified'; readonly firmware: string }
     | { readonly code: 'firmware-unknown' }
+    | {
+        readonly code: 'override-left-on';
+        readonly tone: string;
+        readonly reach: 'transmit' | 'both';
+        readonly sticky: boolean;
+        /** How many channels of the plan it keeps shut, and on how many it leaves its holder deaf. */
+        readonly shut: number;
+        readonly deaf: number;
+      }
+    | { readonly code: 'override-unknown'; readonly reach: 'transmit' | 'both'; readonly sticky: boolean }
     // the plan by itself
     | { readonly code: 'input-output-swapped' }
     | { readonly code: 'direct-tone-never-sent'; readonly tone: string }
@@ -79,6 +92,7 @@ export type Finding = Common &
     | { readonly code: 'licence-ends-soon'; readonly expires: string }
     | { readonly code: 'never-for-tests' }
     | { readonly code: 'permission-needed' }
+    | { readonly code: 'service-not-chosen'; readonly service: string }
     | { readonly code: 'same-name'; readonly other: string }
     | { readonly code: 'same-channel'; readonly other: string }
     | {
@@ -97,6 +111,12 @@ export type Finding = Common &
     // the tone advisor
     | { readonly code: 'device-lacks-tone'; readonly device: string }
     | { readonly code: 'tone-used-here'; readonly other: string }
+    | {
+        readonly code: 'tone-used-nearby';
+        readonly other: string;
+        readonly distanceM: number;
+        readonly changed: string;
+      }
     | { readonly code: 'tone-in-use-now' }
     | { readonly code: 'tone-near-used'; readonly otherTone: string; readonly other: string }
     | { readonly code: 'tone-near-mains'; readonly mainsHz: number }
@@ -107,6 +127,29 @@ export type Finding = Common &
     | { readonly code: 'policy-traveller' }
     | { readonly code: 'policy-shared'; readonly channels: number }
     | { readonly code: 'policy-home' }
+    // the directory
+    | { readonly code: 'directory-not-set' }
+    | { readonly code: 'directory-no-answer'; readonly detail: string }
+    | { readonly code: 'place-not-found'; readonly place: string }
+    // the roster
+    | {
+        readonly code: 'cell-unreadable';
+        readonly line: number;
+        readonly column: string;
+        readonly value: string;
+        readonly wanted: string;
+      }
+    | { readonly code: 'row-twice'; readonly line: number; readonly like: string }
+    // stations
+    | { readonly code: 'facts-disagree'; readonly field: string; readonly values: string }
+    | { readonly code: 'fact-old'; readonly field: string; readonly on: string }
+    | { readonly code: 'fact-missing'; readonly field: string }
+    | { readonly code: 'permission-missing' }
+    | { readonly code: 'permission-waiting'; readonly since: string }
+    | { readonly code: 'permission-refused' }
+    | { readonly code: 'permission-over'; readonly expires: string }
+    | { readonly code: 'permission-ends-soon'; readonly expires: string }
+    | { readonly code: 'station-not-on-air'; readonly status: string }
     // sheet and proof
     | { readonly code: 'steps-not-known' }
     | { readonly code: 'no-recipe'; readonly field: string }

@@ -52,4 +52,11 @@ export type QuestionCode =
   | 'word-contradicts'
   | 'digital-mode'
   | 'name-made'
-  | 'name-shortened';
+  | 'name-shortened'
+  | 'entry-undated'
+  | 'entry-old'
+  | 'entry-not-on-air'
+  | 'entry-closed'
+  | 'entry-claims-range'
+  | 'entry-in-plan'
+  | 'entry-disagrees';

@@ -2,10 +2,16 @@ import type { Finding } from '../findings/index';
 import type { Description, Unit } from '../model/index';
 import { fitDevice } from './device';
 import { type Cell, fitPlan } from './fit';
+import { unitKinds } from './kinds';
+import { pickedToneFindings } from './pickedTone';
 
-/** One kind of device on the board: its units and what each channel comes to on it, in the plan's order. */
+/** Devices that fit alike: of one kind, with the same numbers kept back; and what each channel comes to, in the plan's order. */
 export interface BoardKind {
+  /** Tells it from the others of the board. */
+  readonly key: string;
   readonly descriptionId: string;
+  /** Memory numbers their holders keep for themselves. */
+  readonly keeps: readonly number[];
   readonly title: string;
   readonly unitIds: readonly string[];
   readonly cells: readonly Cell[];
@@ -24,23 +30,19 @@ export function fitBoard(
   units: readonly Unit[],
   descriptions: readonly Description[],
 ): Board {
-  const byId = new Map(descriptions.map((description) => [description.id, description]));
-  const groups = new Map<string, string[]>();
   const unitFindings: Record<string, readonly Finding[]> = {};
-  for (const unit of units) {
-    const description = byId.get(unit.descriptionId);
-    if (!description) throw new RangeError(`unit ${unit.id}: no description ${unit.descriptionId}`);
-    const group = groups.get(description.id);
-    if (group) group.push(unit.id);
-    else groups.set(description.id, [unit.id]);
-    const findings = firmwareFindings(unit, description);
-    if (findings.length > 0) unitFindings[unit.id] = findings;
-  }
-  const kinds = [...groups].flatMap(([id, unitIds]): BoardKind[] => {
-    const description = byId.get(id);
-    if (!description) return [];
-    const { cells } = fitPlan(plan, fitDevice(description));
-    return [{ descriptionId: id, title: description.title, unitIds, cells }];
+  const kinds = unitKinds(units, descriptions).map((kind): BoardKind => {
+    const { key, description, keeps, title } = kind;
+    for (const unit of kind.units) {
+      const findings = [
+        ...firmwareFindings(unit, description),
+        ...pickedToneFindings(unit, description, plan),
+      ];
+      if (findings.length > 0) unitFindings[unit.id] = findings;
+    }
+    const { cells } = fitPlan(plan, fitDevice(description, undefined, keeps));
+    const unitIds = kind.units.map(({ id }) => id);
+    return { key, descriptionId: description.id, keeps, title, unitIds, cells };
   });
   return { kinds, unitFindings };
 }

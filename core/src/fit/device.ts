@@ -15,19 +15,29 @@ export interface FitDevice {
   readonly description: Description;
   readonly slots: readonly Slot[];
   readonly slotsOn: ReadonlyMap<number, readonly Slot[]>;
+  /** Receive frequencies of the slots whose preset tone only the set's own make knows; no plan's channel goes there. */
+  readonly hiddenOn: ReadonlySet<number>;
   readonly freeSlots: readonly Slot[];
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   readonly field: Readonly<Partial<Record<Holds, Field>>>;
   readonly present: Memory;
 }
 
-/** Prepares a description for the fit; the present memory is the factory's unless another is given. */
-export function fitDevice(description: Description, present: Memory = factoryMemory(description)): FitDevice {
-  const slots = slotsOf(description);
+/**
+ * Prepares a description for the fit; the present memory is the factory's unless another is given.
+ * @param keeps memory numbers that the holder keeps for themselves: no channel goes there
+ */
+export function fitDevice(
+  description: Description,
+  present: Memory = factoryMemory(description),
+  keeps: readonly number[] = [],
+): FitDevice {
+  const kept = new Set(keeps);
+  const slots = slotsOf(description).filter((slot) => !kept.has(slot.number));
   const slotsOn = new Map<number, Slot[]>();
   for (const slot of slots) {
     const hz = slot.fixed?.receiveHz;
-    if (hz === undefined) continue;
+    if (hz === undefined || slot.fixed?.hiddenTone) continue;
     const there = slotsOn.get(hz);
     if (there) there.push(slot);
     else slotsOn.set(hz, [slot]);
@@ -36,6 +46,7 @@ export function fitDevice(description: Description, present: Memory = factoryMem
     description,
     slots,
     slotsOn,
+    hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
     freeSlots: slots.filter((slot) => !slot.fixed),
     lists: Object.fromEntries(Object.entries(description.lists).map(([id, list]) => [id, listItems(list)])),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),

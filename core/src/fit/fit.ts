@@ -42,27 +42,80 @@ export interface Fit {
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
- * Channels that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed slot
+ * Where the plan has one number for the fleet, a channel that can sit at its number does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed slot
  * that has its frequencies before a free one, and the lowest free one after that. Two channels that come to the very same
  * contents share a slot.
  */
 export function fitPlan(
-  plan: Pick<Plan, 'channels' | 'receivePolicy' | 'country' | 'licensed'>,
+  plan: Pick<Plan, 'channels' | 'receivePolicy' | 'country' | 'licensed'> & Partial<Pick<Plan, 'numbering'>>,
   device: FitDevice,
 ): Fit {
   const judged = plan.channels.map((channel) => judge(device, channel, plan));
   const used = new Map<number, WantedSlot>();
   const names = new Set<string>();
   const cells = new Map<string, Cell>();
-  for (const outcome of ['talk', 'listen', 'no', 'unknown'] as const)
-    for (const judgement of judged)
-      if (judgement.outcome === outcome)
-        cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels));
+  const numbers = plan.numbering?.numbers ?? {};
+  for (const judgement of judged) {
+    const placement = atItsNumber(judgement, numbers[judgement.channel.id]);
+    const fits = placement && (placement.slot.fixed || !isAtCapacity(device, used));
+    if (fits && !used.has(placement.slot.number))
+      cells.set(judgement.channel.id, take(device, judgement, placement, used, names));
+  }
+  for (const judgement of inTurn(judged, device, plan.channels))
+    if (!cells.has(judgement.channel.id))
+      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels));
+  const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   return {
     descriptionId: device.description.id,
-    cells: plan.channels.flatMap((channel) => cells.get(channel.id) ?? []),
+    cells: sayWhereSplit(settled, plan.channels),
     image: { slots: used },
   };
+}
+
+const OUTCOMES = ['talk', 'listen', 'no', 'unknown'] as const;
+const TIERS = ['must', 'should', 'nice'] as const;
+
+/**
+ * The order in which channels choose: to talk before to listen, then as in the plan. Where a device cannot hold them all, what must
+ * be in goes before what should, whatever is done with it, and each group stays together as far as it goes.
+ */
+function inTurn(
+  judged: readonly Judgement[],
+  { slots, freeSlots, description: { capacity = freeSlots.length } }: FitDevice,
+  channels: readonly Channel[],
+): readonly Judgement[] {
+  const wants = judged.filter(({ outcome }) => outcome === 'talk' || outcome === 'listen');
+  const groups = [...new Set(channels.map(({ groupId }) => groupId))];
+  const outcome = (judgement: Judgement) => OUTCOMES.indexOf(judgement.outcome);
+  const isScarce = wants.length > slots.length - freeSlots.length + Math.min(capacity, freeSlots.length);
+  const rank = ({ channel: { tier, groupId } }: Judgement) =>
+    isScarce ? TIERS.indexOf(tier) * (groups.length + 1) + groups.indexOf(groupId) : 0;
+  return judged.toSorted((a, b) => rank(a) - rank(b) || outcome(a) - outcome(b));
+}
+
+/** A group that is in only in part is said on every channel of it that was left out. */
+function sayWhereSplit(cells: readonly Cell[], channels: readonly Channel[]): Cell[] {
+  const groupOf = new Map(channels.map(({ id, groupId }) => [id, groupId]));
+  const isLeft = ({ findings }: Cell) => findings.some(({ code }) => code === 'no-free-slot');
+  const left = new Map<string, number>();
+  const has = new Set<string>();
+  for (const cell of cells) {
+    const group = groupOf.get(cell.channelId) ?? '';
+    if (isLeft(cell)) left.set(group, (left.get(group) ?? 0) + 1);
+    else if (cell.slot) has.add(group);
+  }
+  return cells.map((cell) => {
+    const group = groupOf.get(cell.channelId) ?? '';
+    if (!isLeft(cell) || !has.has(group)) return cell;
+    const split: Finding = { code: 'group-split', severity: 'warning', left: left.get(group) ?? 1 };
+    return { ...cell, findings: [...cell.findings, split] };
+  });
+}
+
+/** The channel at the number that it has across the fleet, where this device can hold it there. */
+function atItsNumber({ slots, at }: Judgement, number: number | undefined): Placement | undefined {
+  const slot = number === undefined ? undefined : slots.find((s) => s.number === number);
+  return slot && at(slot);
 }
 
 function settle(
@@ -82,8 +135,10 @@ function settle(
   });
   if (outcome === 'no' || outcome === 'unknown') return cell(outcome, reasons);
   let blocked: Finding | undefined;
+  const isFull = isAtCapacity(device, used);
   for (const placement of judgement.placements()) {
     const there = used.get(placement.slot.number);
+    if (!there && isFull && !placement.slot.fixed) continue;
     if (!there) return take(device, judgement, placement, used, names);
     if (sameContent(there.content, placement.content))
       return share(device, judgement, placement, there, used, channels);
@@ -93,6 +148,12 @@ function settle(
     }
   }
   return cell('no', [blocked ?? { code: 'no-free-slot', severity: 'error' }]);
+}
+
+/** Whether as many free places are filled as the set can hold at once. */
+function isAtCapacity({ description, freeSlots }: FitDevice, used: ReadonlyMap<number, WantedSlot>): boolean {
+  const { capacity } = description;
+  return capacity !== undefined && freeSlots.filter(({ number }) => used.has(number)).length >= capacity;
 }
 
 function take(
@@ -178,7 +239,7 @@ function nameIn(
   const rule = device.description.names;
   const field = device.field.name;
   if (rule === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
-  if (rule === 'none' || !field || !placement.slot.region.keypad.includes(field.id))
+  if (rule === 'none' || !field || !placement.slot.settable.includes(field.id))
     return { findings: [{ code: 'no-names', severity: 'note' }] };
   const stored = uniqueName(shortenName(channel.name, rule.length, rule.characters), rule.length, names);
   const same = stored.toLowerCase() === channel.name.toLowerCase();

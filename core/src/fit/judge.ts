@@ -2,7 +2,7 @@ import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, type Slot, wantedReceiveTone } from '../model/index';
 import { type RuleContext, transmitRule } from '../rules/index';
 import type { FitDevice } from './device';
-import { type Placement, placeListen, placeTalk } from './place';
+import { isReceiveOnly, type Placement, placeListen, placeTalk } from './place';
 import { chooseTones } from './tones';
 
 /** How a fit can end for one channel on one device. */
@@ -19,9 +19,25 @@ export interface Judgement {
   readonly reasons: readonly Finding[];
   /** Asked for only until one can be had; free slots are many. */
   readonly placements: () => Iterable<Placement>;
+  /** The slots that may be asked for, best first. */
+  readonly slots: readonly Slot[];
+  /** The channel in one slot, where it can be had there. */
+  readonly at: (slot: Slot) => Placement | undefined;
 }
 
-const none = (): Iterable<Placement> => [];
+const none = { placements: (): Iterable<Placement> => [], slots: [], at: () => undefined };
+
+/** What becomes of a channel in slots, tried one by one. */
+function inSlots(
+  slots: readonly Slot[],
+  place: (slot: Slot) => ReturnType<typeof placeListen>,
+): Pick<Judgement, 'placements' | 'slots' | 'at'> {
+  const at = (slot: Slot) => {
+    const placed = place(slot);
+    return placed.ok ? placed.placement : undefined;
+  };
+  return { slots, at, placements: () => placements(slots, at) };
+}
 
 /** Judges one channel on one device: may it transmit, can it reach the pair, has it the tones, can it at least hear. */
 export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): Judgement {
@@ -32,7 +48,7 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
     channel,
     outcome,
     reasons,
-    placements: none,
+    ...none,
   });
 
   const { receive } = device.description;
@@ -55,7 +71,9 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
           }
         : device.slotsOn.has(channel.receiveHz)
           ? { code: 'fixed-receive-only', severity: 'error' }
-          : { code: 'cannot-transmit-here', severity: 'error', transmitHz: channel.transmitHz };
+          : device.hiddenOn.has(channel.receiveHz)
+            ? { code: 'only-hidden-tone', severity: 'error' }
+            : { code: 'cannot-transmit-here', severity: 'error', transmitHz: channel.transmitHz };
     return listen([rule.may === 'listen' && kindOf(channel) !== 'repeater' ? rule.finding : reason]);
   }
   if (rule.may !== 'transmit')
@@ -75,7 +93,7 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
         channel,
         outcome: 'talk',
         reasons: [],
-        placements: () => placements(slots, (s) => placeTalk(device, channel, s, tones, rule)),
+        ...inSlots(slots, (s) => placeTalk(device, channel, s, tones, rule)),
       };
     first ??= placed.findings[0];
   }
@@ -93,7 +111,7 @@ function talkSlots(device: FitDevice, channel: Channel): Slot[] {
     transmit !== 'unknown' &&
     hz !== null &&
     transmit.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
-  return inBand ? [...fixed, ...device.freeSlots] : fixed;
+  return inBand ? [...fixed, ...device.freeSlots.filter((slot) => !isReceiveOnly(slot))] : fixed;
 }
 
 function judgeListening(
@@ -106,35 +124,38 @@ function judgeListening(
   const silent = there.filter((slot) => slot.fixed?.transmitHz === null);
   const loud = there.filter((slot) => slot.fixed?.transmitHz !== null);
   // A slot that cannot send is best for listening; then a free one, where sending may be forbidden; then one that sends.
-  const slots = [...silent, ...device.freeSlots, ...loud];
+  // Of the free ones those that never send come first: nothing needs to be forbidden there.
+  const deaf = device.freeSlots.filter(isReceiveOnly);
+  const free = device.freeSlots.filter((slot) => !isReceiveOnly(slot));
+  const slots = [...silent, ...deaf, ...free, ...loud];
   const place = (slot: Slot) => placeListen(device, channel, slot, wantedReceive);
   let refusal: Finding | undefined;
   for (const slot of slots) {
     const placed = place(slot);
-    if (placed.ok) return { channel, outcome: 'listen', reasons, placements: () => placements(slots, place) };
+    if (placed.ok) return { channel, outcome: 'listen', reasons, ...inSlots(slots, place) };
     if (!refusal || refusal.code === 'locked-from-keypad') refusal = placed.findings[0];
     if (refusal?.code === 'receive-unknown')
-      return { channel, outcome: 'unknown', reasons: [refusal], placements: none };
+      return { channel, outcome: 'unknown', reasons: [refusal], ...none };
   }
-  const unable: Finding = refusal ?? {
-    code: 'cannot-receive',
-    severity: 'error',
-    receiveHz: channel.receiveHz,
-  };
+  const unable: Finding =
+    refusal ??
+    (device.hiddenOn.has(channel.receiveHz)
+      ? { code: 'only-hidden-tone', severity: 'error' }
+      : { code: 'cannot-receive', severity: 'error', receiveHz: channel.receiveHz });
   return {
     channel,
     outcome: 'no',
     reasons: [...reasons.filter((r) => r.severity !== 'note'), unable],
-    placements: none,
+    ...none,
   };
 }
 
 function* placements(
   slots: readonly Slot[],
-  place: (slot: Slot) => ReturnType<typeof placeListen>,
+  at: (slot: Slot) => Placement | undefined,
 ): Generator<Placement> {
   for (const slot of slots) {
-    const placed = place(slot);
-    if (placed.ok) yield placed.placement;
+    const placement = at(slot);
+    if (placement) yield placement;
   }
 }

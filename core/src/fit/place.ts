@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index';
 import { type Channel, factoryValues, type Native, type Slot, type SlotContent } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
-import { receiveSetting, type ToneSettings } from './tones';
+import { receiveSetting, type ToneSettings, toneSetting } from './tones';
 
 /** A channel put into one slot: the values it then holds, what that means on the air, and what had to give. */
 export interface Placement {
@@ -76,17 +76,14 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     values = { ...values, ...receiving.values };
     findings.push(...receiving.findings);
     if (receiving.receiveTone !== undefined) tones.receiveTone = receiving.receiveTone;
-    const sending = valuesOf(device, 'transmitTone');
-    if (device.field.transmitTone && sending && sending !== 'unknown') {
-      values = {
-        ...values,
-        [device.field.transmitTone.id]: sending.findIndex((item) => item.means === 'off'),
-      };
+    const sending = toneSetting(device, 'transmit', 'off');
+    if (typeof sending === 'object') {
+      values = { ...values, ...sending.values };
       tones.transmitTone = 'off';
     }
   }
   const forbid = forbidding(device, slot);
-  const sends = fixed ? fixed.transmitHz : channel.receiveHz;
+  const sends = fixed ? fixed.transmitHz : isReceiveOnly(slot) ? null : channel.receiveHz;
   let transmitHz: number | null = sends;
   if (forbid) {
     values = { ...values, ...forbid };
@@ -101,6 +98,11 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     { receiveHz: channel.receiveHz, transmitHz, ...tones },
     findings,
   );
+}
+
+/** Whether a free place never sends. */
+export function isReceiveOnly({ region: { content } }: Slot): boolean {
+  return content.kind === 'free' && content.receiveOnly === true;
 }
 
 type Frequencies =
@@ -145,6 +147,15 @@ function frequencies(
       ],
     };
   const values = factoryValues(device.description, receiveHz);
+  const counted = valuesOf(device, 'receiveHz');
+  if (frequencyField.list !== undefined) {
+    // The set counts its frequencies: one that is not in its list cannot be had.
+    if (!counted || counted === 'unknown')
+      return { ok: false, findings: [{ code: 'receive-unknown', severity: 'warning' }] };
+    const index = counted.findIndex((item) => item.means === receiveHz);
+    if (index < 0) return { ok: false, findings: [{ code: 'cannot-receive', severity: 'error', receiveHz }] };
+    values[frequencyField.id] = index;
+  }
   const offset = (transmitHz ?? receiveHz) - receiveHz;
   const offsets = valuesOf(device, 'offsetHz');
   const at = offsets && offsets !== 'unknown' ? offsets.findIndex((item) => item.means === offset) : -1;
@@ -244,7 +255,7 @@ const allow = (device: FitDevice): Record<string, Native> => setForbid(device, f
 
 function forbidding(device: FitDevice, slot: Slot): Record<string, Native> | undefined {
   const field = device.field.transmitForbidden;
-  return field && slot.region.keypad.includes(field.id) ? setForbid(device, true) : undefined;
+  return field && slot.settable.includes(field.id) ? setForbid(device, true) : undefined;
 }
 
 /** Adds bandwidth, and refuses the slot when a value would have to change that cannot be changed there. */
@@ -267,7 +278,7 @@ function finish(
     );
   const present = device.present.slots.get(slot.number) ?? null;
   for (const [field, value] of Object.entries(values)) {
-    if (slot.region.keypad.includes(field) || present?.[field] === value) continue;
+    if (slot.settable.includes(field) || present?.[field] === value) continue;
     return no({ code: 'locked-from-keypad', severity: 'warning', number: slot.number, label: slot.label });
   }
   return {
@@ -294,7 +305,7 @@ function chooseBandwidth(
   const field = device.field.bandwidth;
   if (!choices || !field) return slot.fixed?.bandwidth;
   if (choices === 'unknown') return 'unknown';
-  const settable = slot.region.keypad.includes(field.id);
+  const settable = slot.settable.includes(field.id);
   if (slot.fixed && !settable) return slot.fixed.bandwidth;
   const wanted =
     settable && channel.bandwidth !== 'unknown'

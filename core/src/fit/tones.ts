@@ -1,5 +1,12 @@
 import type { Finding } from '../findings/index';
-import { type Channel, type ListItem, sameOnAir, type ToneText, toneFromText } from '../model/index';
+import {
+  type Channel,
+  type ListItem,
+  sameOnAir,
+  TONE_HOLDS,
+  type ToneText,
+  toneFromText,
+} from '../model/index';
 import { type FitDevice, valuesOf } from './device';
 
 /** Where a tone sits in a device's list, and how it is written there. */
@@ -60,27 +67,49 @@ export function chooseTones(device: FitDevice, channel: Channel, wantedReceive: 
     : chooseEachWay(device, sent, wantedReceive);
 }
 
-function chooseEachWay(device: FitDevice, sent: ToneText, wantedReceive: string): ToneChoice {
+/**
+ * A tone as a device sets it for one direction: in one item that has every kind, or in an item for each kind, of which the unused
+ * one is set to off. `undefined` where the device has nothing for that direction, `missing` where it lacks this tone.
+ */
+export function toneSetting(
+  device: FitDevice,
+  direction: 'transmit' | 'receive',
+  tone: ToneText,
+): (ToneAt & { readonly values: Readonly<Record<string, number>> }) | 'unknown' | 'missing' | undefined {
+  const fields = TONE_HOLDS[direction].flatMap((holds) => device.field[holds] ?? []);
+  if (fields.length === 0) return undefined;
   const values: Record<string, number> = {};
-  const findings: Finding[] = [];
-  const sending = valuesOf(device, 'transmitTone');
+  let found: ToneAt | undefined;
+  for (const field of fields) {
+    const list = valuesOf(device, field.holds);
+    if (!list || list === 'unknown') return 'unknown';
+    const at = found === undefined || tone === 'off' ? findTone(list, tone) : undefined;
+    if (at) found ??= at;
+    const off = list.findIndex((item) => item.means === 'off');
+    const index = at?.index ?? off;
+    // An item that cannot be set off would stay beside the one that is used.
+    if (index >= 0) values[field.id] = index;
+    else if (fields.length > 1) return 'missing';
+  }
+  return found ? { ...found, values } : 'missing';
+}
+
+function chooseEachWay(device: FitDevice, sent: ToneText, wantedReceive: string): ToneChoice {
+  const sending = toneSetting(device, 'transmit', sent);
   if (sending === 'unknown')
     return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
-  const sendAt = sending ? findTone(sending, sent) : undefined;
-  if (sendAt && device.field.transmitTone) {
-    values[device.field.transmitTone.id] = sendAt.index;
-    findings.push(...sendAt.findings);
-  } else if (sent !== 'off')
+  const has = typeof sending === 'object';
+  if (!has && sent !== 'off')
     return { kind: 'listen', findings: [{ code: 'transmit-tone-missing', severity: 'error', tone: sent }] };
   const receiving = receiveSetting(device, wantedReceive);
   if (receiving === 'unknown')
     return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
   return {
     kind: 'set',
-    values: { ...values, ...receiving.values },
-    transmitTone: sending ? (sendAt?.tone ?? 'off') : undefined,
+    values: { ...(has && sending.values), ...receiving.values },
+    transmitTone: has ? sending.tone : sending === 'missing' ? 'off' : undefined,
     receiveTone: receiving.receiveTone,
-    findings: [...findings, ...receiving.findings],
+    findings: [...(has ? sending.findings : []), ...receiving.findings],
   };
 }
 
@@ -89,28 +118,33 @@ export function receiveSetting(
   device: FitDevice,
   wantedReceive: string,
 ): 'unknown' | Omit<ToneSettings, 'transmitTone'> {
-  const receiving = valuesOf(device, 'receiveTone');
-  if (receiving === 'unknown') return 'unknown';
-  if (!receiving || !device.field.receiveTone) {
+  const known = wantedReceive !== 'unknown';
+  const at = toneSetting(device, 'receive', known ? wantedReceive : 'off');
+  if (at === 'unknown') return 'unknown';
+  if (at === undefined) {
     const findings: Finding[] =
       wantedReceive === 'off'
         ? []
         : [{ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }];
     return { values: {}, receiveTone: undefined, findings };
   }
-  const known = wantedReceive !== 'unknown';
-  const at = known ? findTone(receiving, wantedReceive) : undefined;
-  const off = findTone(receiving, 'off');
-  const used = at ?? off;
-  const findings: Finding[] = at
-    ? [...at.findings]
-    : known
-      ? [{ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }]
-      : [{ code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }];
+  if (at !== 'missing')
+    return {
+      values: at.values,
+      receiveTone: at.tone,
+      findings: known
+        ? at.findings
+        : [{ code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }],
+    };
+  const off = toneSetting(device, 'receive', 'off');
   return {
-    values: used ? { [device.field.receiveTone.id]: used.index } : {},
-    receiveTone: used?.tone ?? 'off',
-    findings,
+    values: typeof off === 'object' ? off.values : {},
+    receiveTone: 'off',
+    findings: [
+      known
+        ? { code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }
+        : { code: 'channel-tone-unknown', severity: 'note', direction: 'receive' },
+    ],
   };
 }
 

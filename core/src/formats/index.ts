@@ -1,2 +1,5 @@
+export * from './directory';
 export * from './document';
 export * from './freshIds';
+export * from './mask';
+export * from './memory';

@@ -1,3 +1,4 @@
+export * from './directory';
 export * from './line';
 export * from './paste';
 export * from './starterSets';

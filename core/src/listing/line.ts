@@ -144,5 +144,8 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     access: got.access ?? 'unknown',
     tier: 'should',
     note: notes.join(', ').slice(0, 400),
+    aliases: [],
+    tonesSecret: false,
+    listed: null,
   };
 }

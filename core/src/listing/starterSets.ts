@@ -34,10 +34,16 @@ const RECIPES: readonly {
     id: 'marine-calling',
     title: 'Marine, calling and distress',
     from: 'marine',
-    pick: (row) => row.neverTest,
+    pick: (row) => row.neverTest && !row.reservedFor,
     tier: 'should',
   },
-  { id: 'marine', title: 'Marine, all channels', from: 'marine', pick: all, tier: 'nice' },
+  {
+    id: 'marine',
+    title: 'Marine, all channels',
+    from: 'marine',
+    pick: (row) => !row.reservedFor,
+    tier: 'nice',
+  },
   { id: 'air-distress', title: 'Air, distress', from: 'airband', pick: (row) => row.neverTest, tier: 'nice' },
   {
     id: 'interop',
@@ -94,5 +100,8 @@ function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier
     access: 'unknown',
     tier,
     note: row.neverTest ? 'never for tests' : '',
+    aliases: [],
+    tonesSecret: false,
+    listed: null,
   };
 }

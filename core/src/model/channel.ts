@@ -10,6 +10,14 @@ export const LineSchema = z.string().regex(/^[^\p{Cc}]*$/u, 'one line of text wi
 
 export const ServiceOrOtherSchema = z.enum([...SERVICE_IDS, 'other']);
 
+/** Where a channel was taken from: the source's name, the day it last changed its entry, and the day it was taken. */
+export const ListedSchema = z.strictObject({
+  source: LineSchema.trim().min(1).max(60),
+  changed: z.union([z.iso.date(), z.literal('unknown')]),
+  taken: z.iso.date(),
+});
+export type Listed = z.infer<typeof ListedSchema>;
+
 const channelFields = {
   name: LineSchema.trim().min(1).max(40),
   receiveHz: FrequencySchema,
@@ -28,6 +36,12 @@ const channelFields = {
   access: z.enum(['open', 'permission', 'unknown']),
   tier: z.enum(['must', 'should', 'nice']),
   note: LineSchema.max(400),
+  /** What people here call it besides its name: nicknames, numbers in older lists. */
+  aliases: z.array(LineSchema.trim().min(1).max(40)).max(8).default([]),
+  /** The tones are for members only and masked for everybody else; that hides them, it secures nothing. */
+  tonesSecret: z.boolean().default(false),
+  /** The listing it came from; `null` when somebody wrote it here. */
+  listed: ListedSchema.nullable().default(null),
 };
 
 const sendsNothing = (channel: { transmitHz: number | null; transmitTone: string }) =>
@@ -43,6 +57,30 @@ export const ChannelSchema = z
   .strictObject({ id: z.uuid(), groupId: z.uuid(), ...channelFields })
   .refine(sendsNothing, SENDS_NOTHING);
 export type Channel = z.infer<typeof ChannelSchema>;
+
+/** A channel that says no more than its frequencies and tones, to ask what could be done with it; it is in no plan. */
+export function bareChannel(
+  says: Pick<Channel, 'name' | 'receiveHz' | 'transmitHz'> & Partial<Channel>,
+): Channel {
+  const none = '00000000-0000-4000-8000-000000000000';
+  return {
+    id: none,
+    groupId: none,
+    transmitTone: 'off',
+    receiveTone: 'off',
+    receivePolicy: 'plan',
+    bandwidth: 'unknown',
+    mode: 'FM',
+    service: 'other',
+    access: 'unknown',
+    tier: 'should',
+    note: '',
+    aliases: [],
+    tonesSecret: false,
+    listed: null,
+    ...says,
+  };
+}
 
 /** How a channel is used, read off its frequencies. */
 export function kindOf(channel: Pick<Channel, 'receiveHz' | 'transmitHz'>): 'repeater' | 'direct' | 'listen' {

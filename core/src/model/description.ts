@@ -17,6 +17,10 @@ export const HOLDS = [
   'transmitTone',
   'receiveTone',
   'bothTones',
+  'transmitCtcss',
+  'transmitDcs',
+  'receiveCtcss',
+  'receiveDcs',
   'name',
   'powerW',
   'bandwidth',
@@ -25,11 +29,21 @@ export const HOLDS = [
 ] as const;
 export type Holds = (typeof HOLDS)[number];
 
+/** The fields that set a tone, by the direction they work in; those of `both` work in either. */
+export const TONE_HOLDS = {
+  transmit: ['transmitTone', 'transmitCtcss', 'transmitDcs'],
+  receive: ['receiveTone', 'receiveCtcss', 'receiveDcs'],
+  both: ['bothTones'],
+} as const satisfies Readonly<Record<string, readonly Holds[]>>;
+
 export const FieldSchema = z.strictObject({
   id,
   title: z.string().min(1).max(30),
   holds: z.enum(HOLDS),
-  /** The list its values come from; frequencies and names have none. `unknown` where nobody has looked it up. */
+  /**
+   * The list its values come from; a name has none, a frequency one where the set counts its frequencies instead of taking digits.
+   * `unknown` where nobody has looked it up.
+   */
   list: z.union([unknown, id]).optional(),
   /** The factory's value: a place in the list, or the text of a name. */
   factory: z.union([z.number().int().min(0), z.string()]),
@@ -43,6 +57,8 @@ const FixedChannelSchema = z.strictObject({
   bandwidth: z.enum(['narrow', 'wide', 'unknown']),
   /** The most power the set allows here, in watts at the transmitter, where it limits itself. */
   mostPowerW: z.number().positive().optional(),
+  /** A preset tone that only the set's own make knows; such a slot talks to sets of that make alone. */
+  hiddenTone: z.literal(true).optional(),
 });
 
 /** A rule that yields slots: numbers `first`, `first + 1`… in blocks of `size` that begin `stride` apart. */
@@ -56,18 +72,44 @@ export const RegionSchema = z.strictObject({
   /** Names of the blocks, where the device has banks. */
   banks: z.array(z.string().min(1).max(8)),
   /** What the device shows for a slot: `{bank}`, `{position}`, `{number}`. */
-  label: z.string().max(16),
+  label: z.string().max(32),
   content: z.discriminatedUnion('kind', [
     /** Frequencies that cannot change; one row a position, the same in every block. */
     z.strictObject({ kind: z.literal('fixed'), channels: z.array(FixedChannelSchema).min(1) }),
-    z.strictObject({ kind: z.literal('free') }),
+    z.strictObject({
+      kind: z.literal('free'),
+      /** The set never sends from here. */
+      receiveOnly: z.literal(true).optional(),
+    }),
   ]),
   /** The fields that can be set from the keypad; empty means locked. */
   keypad: z.array(id),
+  /** The fields that can be set by cable or app. */
+  cable: z.array(id).default([]),
 });
 export type Region = z.infer<typeof RegionSchema>;
 
 const BandSchema = z.strictObject({ fromHz: FrequencySchema, toHz: FrequencySchema });
+
+/**
+ * A tone that the operator picks by hand, in place of the channel's own: which way it works, and whether it stays when the
+ * channel is changed (sticky) or goes with it.
+ */
+export const OperatorToneSchema = z.union([
+  unknown,
+  z.literal('none'),
+  z.strictObject({ reach: z.enum(['transmit', 'both']), sticky: z.boolean(), list: id }),
+]);
+export type OperatorTone = z.infer<typeof OperatorToneSchema>;
+
+/** How values come into the set where no keys are described, and what to know before. */
+export const LoadingSchema = z.strictObject({
+  by: z.enum(['keypad', 'cable', 'app']),
+  before: z.array(z.string().min(1).max(200)).max(12),
+  hazards: z.array(z.string().min(1).max(200)).max(12),
+  readBack: z.array(z.string().min(1).max(200)).max(12),
+});
+export type Loading = z.infer<typeof LoadingSchema>;
 
 const SettingSchema = z.strictObject({
   id,
@@ -124,10 +166,14 @@ const shape = z.strictObject({
       characters: z.string().min(1).max(200),
     }),
   ]),
+  operatorTone: OperatorToneSchema.default('unknown'),
   lists: z.record(id, ListSchema),
   fields: z.array(FieldSchema),
   settings: z.array(SettingSchema),
   regions: z.array(RegionSchema).min(1),
+  /** The most memories that can be filled at once, where that is less than there are places. */
+  capacity: z.number().int().positive().optional(),
+  loading: LoadingSchema.optional(),
   /** What is printed on each key, by the key's id. */
   keys: z.record(id, z.string().min(1).max(8)),
   behaviour: BehaviourSchema.optional(),
@@ -147,17 +193,21 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
   };
   description.fields.forEach((field, i) => {
     needList(field.list, ['fields', i, 'list']);
-    const plain = field.holds === 'name' || field.holds === 'receiveHz';
-    if (plain === (field.list !== undefined))
-      say(['fields', i, 'list'], plain ? 'a name or frequency has no list' : 'needs a list, or "unknown"');
+    const hasList = field.list !== undefined;
+    if (field.holds === 'name' && hasList) say(['fields', i, 'list'], 'a name has no list');
+    if (field.holds !== 'name' && field.holds !== 'receiveHz' && !hasList)
+      say(['fields', i, 'list'], 'needs a list, or "unknown"');
   });
+  if (typeof description.operatorTone === 'object')
+    needList(description.operatorTone.list, ['operatorTone', 'list']);
   description.settings.forEach((setting, i) => {
     needList(setting.list, ['settings', i, 'list']);
   });
   const numbers = new Set<number>();
   description.regions.forEach((region, i) => {
-    for (const field of region.keypad)
-      if (!fieldIds.has(field)) say(['regions', i, 'keypad'], `no field "${field}"`);
+    for (const way of ['keypad', 'cable'] as const)
+      for (const field of region[way])
+        if (!fieldIds.has(field)) say(['regions', i, way], `no field "${field}"`);
     if (region.stride < region.size)
       say(['regions', i, 'stride'], 'blocks overlap: stride is smaller than size');
     if (region.content.kind === 'fixed' && region.content.channels.length !== region.size)

@@ -21,5 +21,9 @@ export const LicenceSchema = z.strictObject({
   service: z.string().min(1).max(20),
   holds: z.enum(['own', 'family', 'employer']),
   expires: z.union([z.iso.date(), z.literal('unknown')]),
+  /** The call sign it gives, where it gives one. */
+  callSign: LineSchema.trim().max(12).default(''),
+  /** Its class, where the service has classes. */
+  class: LineSchema.trim().max(20).default(''),
 });
 export type Licence = z.infer<typeof LicenceSchema>;

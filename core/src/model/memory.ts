@@ -29,7 +29,9 @@ export function factoryValues(
 }
 
 /** The memory of a set as it leaves the factory. */
-export function factoryMemory(description: Pick<Description, 'fields' | 'regions' | 'settings'>): Memory {
+export function factoryMemory(
+  description: Pick<Description, 'fields' | 'regions' | 'settings' | 'loading'>,
+): Memory {
   const slots = new Map<number, SlotValues>();
   for (const slot of slotsOf(description))
     slots.set(slot.number, slot.fixed ? factoryValues(description) : null);

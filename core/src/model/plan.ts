@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SERVICE_IDS } from '../facts/index';
 import { type Channel, ChannelSchema, LineSchema } from './channel';
 import { LicensedFrequencySchema } from './licence';
 
@@ -11,6 +12,12 @@ export const GroupSchema = z.strictObject({
 });
 export type Group = z.infer<typeof GroupSchema>;
 
+/** One number for each channel across the fleet, and which of them somebody holds fast. Channels that are gone may still be named. */
+export const NumberingSchema = z.strictObject({
+  numbers: z.record(z.uuid(), z.number().int().min(0).max(99_999)),
+  pins: z.array(z.uuid()).max(2000).default([]),
+});
+
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
   /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */
@@ -20,6 +27,10 @@ export const PlanHeadSchema = z.strictObject({
   groups: z.array(GroupSchema).min(1).max(60),
   /** The workspace's own business frequencies. */
   licensed: z.array(LicensedFrequencySchema).max(200).default([]),
+  /** The services this group works with; none named means all of the country. The rules know the others all the same. */
+  services: z.array(z.enum(SERVICE_IDS)).max(SERVICE_IDS.length).default([]),
+  /** `null` while nobody has numbered the channels: then each kind of device takes its own first slots. */
+  numbering: NumberingSchema.nullable().default(null),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 
@@ -31,6 +42,12 @@ export const PlanSchema = z.strictObject({
   channels: z.array(ChannelSchema).max(2000),
 });
 export type Plan = z.infer<typeof PlanSchema>;
+
+/** A plan without its format, id and channels: what is edited as one. */
+export function headOf(plan: PlanHead): PlanHead {
+  const { name, country, receivePolicy, groups, licensed, services, numbering } = plan;
+  return { name, country, receivePolicy, groups, licensed, services, numbering };
+}
 
 /**
  * The tone a set must wait for on this channel under the plan's and the channel's own policy: `off` where it is open,

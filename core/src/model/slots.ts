@@ -9,17 +9,27 @@ export interface Slot {
   readonly bank: number;
   readonly bankName: string;
   readonly region: Region;
+  /** The fields that can be set here in the way in which this set is loaded. */
+  readonly settable: readonly string[];
   /** The fixed frequencies, where the factory set them. */
   readonly fixed:
-    | { receiveHz: number; transmitHz: number | null; bandwidth: string; mostPowerW?: number | undefined }
+    | {
+        receiveHz: number;
+        transmitHz: number | null;
+        bandwidth: string;
+        mostPowerW?: number | undefined;
+        hiddenTone?: true | undefined;
+      }
     | undefined;
 }
 
 /** Every slot of a device in the order of its regions: a region's stride is data, so a gap between banks is no slot. */
-export function slotsOf(description: Pick<Description, 'regions'>): Slot[] {
+export function slotsOf(description: Pick<Description, 'regions' | 'loading'>): Slot[] {
   const slots: Slot[] = [];
+  const byKeys = description.loading === undefined || description.loading.by === 'keypad';
   let banksBefore = 0;
   for (const region of description.regions) {
+    const settable = byKeys ? region.keypad : region.cable;
     for (let k = 0; k < region.count; k++) {
       const block = Math.floor(k / region.size);
       const within = k % region.size;
@@ -30,7 +40,7 @@ export function slotsOf(description: Pick<Description, 'regions'>): Slot[] {
         key === 'bank' ? bankName : key === 'position' ? String(position) : String(number),
       );
       const fixed = region.content.kind === 'fixed' ? region.content.channels[within] : undefined;
-      slots.push({ number, label, position, bank: banksBefore + block, bankName, region, fixed });
+      slots.push({ number, label, position, bank: banksBefore + block, bankName, region, settable, fixed });
     }
     banksBefore += Math.ceil(region.count / region.size);
   }

@@ -1,14 +1,55 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { ToneOrUnknownSchema } from './tone';
+
+const line = LineSchema.trim();
+const looked = z.enum(['unknown', 'good', 'bad']).default('unknown');
+
+/** What is looked at when an old set comes in. */
+export const IntakeSchema = z.strictObject({
+  cell: looked,
+  antennaSocket: looked,
+  speaker: looked,
+  reset: looked,
+});
 
 /** One device in somebody's hands: which kind it is, what it is called, who holds it. */
 export const UnitSchema = z.strictObject({
   id: z.uuid(),
   descriptionId: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
-  nickname: LineSchema.trim().min(1).max(40),
-  holder: LineSchema.trim().max(60),
-  serial: LineSchema.trim().max(40),
+  nickname: line.min(1).max(40),
+  /** Where it is when nobody of the roster holds it: a cabinet, a vehicle. */
+  holder: line.max(60),
+  /** Who of the roster holds it. */
+  personId: z.uuid().nullable().default(null),
+  serial: line.max(40),
   /** As the set shows it; `unknown` when nobody has looked. */
-  firmware: LineSchema.trim().min(1).max(20),
+  firmware: line.min(1).max(20),
+  fleetId: line.max(20).default(''),
+  accessories: line.max(120).default(''),
+  /** The day its cell or backup cells were changed. */
+  batteryChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  /** The tone its operator picked by hand, where the set has such a thing; it stands in place of the channels' own. */
+  pickedTone: ToneOrUnknownSchema.default('unknown'),
+  /** What its memory holds now, as far as somebody knows, and since when. */
+  holds: z
+    .strictObject({
+      what: z.enum(['unknown', 'factory', 'plan', 'other']),
+      on: z.union([z.iso.date(), z.literal('unknown')]),
+    })
+    .default({ what: 'unknown', on: 'unknown' }),
+  /** Memory numbers that its holder keeps for themselves: no plan writes there. */
+  keeps: z.array(z.number().int().min(0).max(99_999)).max(500).default([]),
+  intake: IntakeSchema.default({
+    cell: 'unknown',
+    antennaSocket: 'unknown',
+    speaker: 'unknown',
+    reset: 'unknown',
+  }),
+  /** Whether a coordinator has looked at what its holder wrote of it. */
+  confirmed: z.boolean().default(true),
+  note: LineSchema.max(400).default(''),
 });
 export type Unit = z.infer<typeof UnitSchema>;
+/** A unit as it is written, with what has a usual value left out. */
+export type UnitInput = z.input<typeof UnitSchema>;

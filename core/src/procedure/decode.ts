@@ -35,6 +35,15 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
         case 'receiveTone':
           content.receiveTone = String(meaning);
           break;
+        case 'transmitCtcss':
+        case 'transmitDcs':
+          // One of the two is off; the other says which tone it is.
+          if (meaning !== 'off' || content.transmitTone === undefined) content.transmitTone = String(meaning);
+          break;
+        case 'receiveCtcss':
+        case 'receiveDcs':
+          if (meaning !== 'off' || content.receiveTone === undefined) content.receiveTone = String(meaning);
+          break;
         case 'bothTones':
           content.transmitTone = String(meaning);
           content.receiveTone = String(meaning);
@@ -47,7 +56,7 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           break;
         case 'bandwidth':
           content.bandwidth =
-            slot.fixed && !slot.region.keypad.includes(field.id) ? slot.fixed.bandwidth : String(meaning);
+            slot.fixed && !slot.settable.includes(field.id) ? slot.fixed.bandwidth : String(meaning);
           break;
         case 'transmitForbidden':
           forbidden = meaning === true;
@@ -58,7 +67,8 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           field.holds satisfies never;
       }
     }
-    const transmitHz = slot.fixed ? slot.fixed.transmitHz : receiveHz + offsetHz;
+    const isDeaf = slot.region.content.kind === 'free' && slot.region.content.receiveOnly;
+    const transmitHz = slot.fixed ? slot.fixed.transmitHz : isDeaf ? null : receiveHz + offsetHz;
     return { receiveHz, transmitHz: forbidden ? null : transmitHz, ...content };
   };
 }

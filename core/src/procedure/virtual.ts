@@ -16,6 +16,7 @@ import {
 } from '../model/index';
 import type { KeyEvent } from './events';
 import { fillScreen } from './screen';
+import { mod, type SlotMove, slotAfter } from './slotMove';
 
 /** What a set sent on the air: the frequency in hertz and when on its own clock. */
 export interface Emission {
@@ -325,20 +326,8 @@ export class VirtualDevice {
     else this.heard.push('refused');
   }
 
-  private pickSlot(to: 'entry' | 'next' | 'previous' | 'nextInBank' | 'previousInBank' | 'nextBank'): void {
-    const count = this.slots.length;
-    const bank = this.slot().bank;
-    const inBank = this.slots.flatMap((slot, i) => (slot.bank === bank ? [i] : []));
-    const place = inBank.indexOf(this.at);
-    const banks = (this.slots.at(-1)?.bank ?? 0) + 1;
-    const index = {
-      entry: this.order.indexOf(Number(this.entry)),
-      next: mod(this.at + 1, count),
-      previous: mod(this.at - 1, count),
-      nextInBank: inBank[mod(place + 1, inBank.length)] ?? -1,
-      previousInBank: inBank[mod(place - 1, inBank.length)] ?? -1,
-      nextBank: this.slots.findIndex((slot) => slot.bank === mod(bank + 1, banks)),
-    }[to];
+  private pickSlot(to: SlotMove): void {
+    const index = slotAfter(this.slots, this.at, to, this.entry);
     if (index >= 0) this.at = index;
     else this.heard.push('refused');
   }
@@ -375,10 +364,13 @@ export class VirtualDevice {
       const field = this.description.fields.find((candidate) => candidate.holds === holds);
       return field ? this.lists[field.list ?? '']?.[Number(values[field.id])]?.means : undefined;
     };
-    const frequencyField = this.description.fields.find((field) => field.holds === 'receiveHz');
-    const receiveHz = slot.fixed?.receiveHz ?? Number(values[frequencyField?.id ?? '']);
-    const hz = slot.fixed ? slot.fixed.transmitHz : receiveHz + Number(meaning('offsetHz') ?? 0);
-    if (hz === null || meaning('transmitForbidden') === true) this.heard.push('refused');
+    const frequency = this.description.fields.find((field) => field.holds === 'receiveHz');
+    // A set that counts its frequencies holds a place in its list, others the frequency itself.
+    const receiveHz = frequency?.list ? meaning('receiveHz') : values[frequency?.id ?? ''];
+    const { content } = slot.region;
+    const isDeaf = content.kind === 'free' && content.receiveOnly;
+    const hz = slot.fixed ? slot.fixed.transmitHz : Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
+    if (hz === null || isDeaf || meaning('transmitForbidden') === true) this.heard.push('refused');
     else this.sent.push({ hz, atMs: this.nowMs });
   }
 
@@ -395,8 +387,4 @@ export class VirtualDevice {
     const rule = this.description.names;
     return typeof rule === 'object' ? rule.length : 0;
   }
-}
-
-function mod(value: number, length: number): number {
-  return length === 0 ? 0 : ((value % length) + length) % length;
 }

@@ -2,12 +2,15 @@ import type { Finding } from '../findings/index';
 import type { Licence } from '../model/index';
 import type { RuleContext, RuleRow } from './rows';
 
+/** What the rules ask of a licence. */
+export type HeldLicence = Pick<Licence, 'service' | 'holds' | 'expires'>;
+
 /**
  * Whether a person's licences let them transmit in a service: `null` when they do, else the finding that says why not.
  * Source: 47 CFR 95.1705 (family, not employees), 95.305 (no licence), 97.5, 90.35; expiry by the licence itself.
  */
 export function personFinding(
-  licences: readonly Licence[],
+  licences: readonly HeldLicence[],
   row: RuleRow,
   context: RuleContext,
 ): Finding | null {
@@ -18,7 +21,7 @@ export function personFinding(
   if (needed === 'closed') return { code: 'nobody-transmits-here', severity: 'error', source };
   if (needed === 'business' && row.licensed && expired(row.licensed.expires, context))
     return { code: 'licence-expired', severity: 'error', expires: row.licensed.expires, source };
-  const good = (licence: Licence) =>
+  const good = (licence: HeldLicence) =>
     licence.service === service.id || (service.id.startsWith('amateur') && licence.service === 'amateur');
   const mine = licences.filter(good);
   const byHolding = mine.filter(({ holds }) => {

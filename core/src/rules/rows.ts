@@ -12,7 +12,7 @@ import type { Channel, LicensedFrequency } from '../model/index';
 export interface RuleContext {
   readonly country: string;
   /** Other tables than the shipped ones. */
-  readonly services?: readonly Service[];
+  readonly tables?: readonly Service[];
   /** The workspace's own business frequencies. */
   readonly licensed?: readonly LicensedFrequency[];
   /** The day on which the rules are asked, as YYYY-MM-DD; without it no licence counts as expired. */
@@ -41,7 +41,7 @@ export function ruleRows(
   context: RuleContext,
 ): RuleRow[] {
   const { receiveHz, transmitHz } = channel;
-  const services = servicesOf(context.country, context.services ?? Object.values(SERVICES));
+  const services = servicesOf(context.country, context.tables ?? Object.values(SERVICES));
   return services.flatMap((service): RuleRow[] => {
     const row =
       channelOn(service, receiveHz, transmitHz) ??
@@ -105,7 +105,7 @@ export function touchedService(
   context: RuleContext,
 ): Service | undefined {
   const mine = [receiveHz, transmitHz];
-  return servicesOf(context.country, context.services ?? Object.values(SERVICES)).find(
+  return servicesOf(context.country, context.tables ?? Object.values(SERVICES)).find(
     ({ licence, channels }) =>
       licence !== 'closed' &&
       channels.some((row) => mine.includes(row.receiveHz) || mine.includes(row.transmitHz)),

@@ -1,7 +1,7 @@
 import type { PowerBasis, Service } from '../facts/index';
 import type { Finding } from '../findings/index';
-import type { Channel, Description, Licence } from '../model/index';
-import { personFinding } from './person';
+import type { Channel, Description } from '../model/index';
+import { type HeldLicence, personFinding } from './person';
 import { type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
 
 /** What somebody may do on a channel with a kind of device, and where that is written. */
@@ -32,7 +32,7 @@ export function transmitRule(
   channel: Channel,
   device: Device,
   context: RuleContext,
-  licences?: readonly Licence[],
+  licences?: readonly HeldLicence[],
 ): TransmitRule {
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
   if (channel.transmitHz === null) return listen({ code: 'listen-only-by-plan', severity: 'note' });
@@ -52,7 +52,7 @@ function oneRow(
   row: RuleRow,
   device: Device,
   context: RuleContext,
-  licences: readonly Licence[] | undefined,
+  licences: readonly HeldLicence[] | undefined,
 ): TransmitRule {
   const { service } = row;
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });

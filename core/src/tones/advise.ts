@@ -37,6 +37,19 @@ const MAINS_NEAR_TENTHS = 25;
 /** The first tone and code of most lists, which sets often ship with (common practice). */
 const STOCK: readonly ToneText[] = ['67.0', 'D023N'];
 
+/** A station known from elsewhere, with the tones it uses and how far away it is said to be. */
+export interface Neighbour {
+  readonly name: string;
+  readonly receiveHz: number;
+  readonly tones: readonly ToneText[];
+  readonly distanceM: number;
+  /** The day its entry last changed, or `unknown`. */
+  readonly changed: string;
+}
+
+/** Neighbours farther away than this are left aside: beyond what a repeater on a hill is heard (common practice). */
+export const NEIGHBOUR_REACH_M = 150_000;
+
 const ALL: readonly ToneText[] = [
   ...CTCSS_TENTHS_HZ.map(hzTextFromTenths),
   ...DCS_CODES.map((code) => `D${code}N`),
@@ -47,8 +60,14 @@ const ALL: readonly ToneText[] = [
  * the same frequency, from their look-alikes and partners, from mains hum and from stock values. Each choice and each
  * exclusion carries its reasons. All weights are common practice, no published source.
  * @param devices the kinds of device that shall talk on the channel
+ * @param neighbours stations around that are not in the plan; the far ones are left aside
  */
-export function adviseTones(channel: Channel, plan: Plan, devices: readonly Description[]): Advice {
+export function adviseTones(
+  channel: Channel,
+  plan: Plan,
+  devices: readonly Description[],
+  neighbours: readonly Neighbour[] = [],
+): Advice {
   const sets = devices.map((device) => ({ title: device.title, tones: tonesOn(device) }));
   const known = sets.filter(({ tones }) => tones.known);
   const others = plan.channels.filter(
@@ -58,6 +77,9 @@ export function adviseTones(channel: Channel, plan: Plan, devices: readonly Desc
   for (const other of others)
     for (const tone of [other.transmitTone, other.receiveTone])
       if (tone !== 'off' && tone !== 'unknown') used.set(tone, other.name);
+  const nearby = neighbours.filter(
+    (other) => other.receiveHz === channel.receiveHz && other.distanceM <= NEIGHBOUR_REACH_M,
+  );
   const ranked: ToneAdvice[] = [];
   const excluded: { tone: ToneText; reason: Finding }[] = [];
   for (const tone of ALL) {
@@ -70,7 +92,11 @@ export function adviseTones(channel: Channel, plan: Plan, devices: readonly Desc
         tone,
         reason: { code: 'tone-used-here', severity: 'note', other: used.get(clash) ?? '' },
       });
-    else ranked.push(weigh(tone, channel, used));
+    else {
+      const neighbour = tone === channel.transmitTone ? undefined : usedBy(tone, nearby);
+      if (neighbour) excluded.push({ tone, reason: neighbour });
+      else ranked.push(weigh(tone, channel, used));
+    }
   }
   ranked.sort((a, b) => b.score - a.score || ALL.indexOf(a.tone) - ALL.indexOf(b.tone));
   const not = known.filter(({ tones }) => tones.known && !tones.split).map(({ title }) => title);
@@ -81,6 +107,21 @@ export function adviseTones(channel: Channel, plan: Plan, devices: readonly Desc
     policy: policyFor(channel, others.length),
     unknownDevices: sets.filter(({ tones }) => !tones.known).map(({ title }) => title),
   };
+}
+
+/** The neighbour that uses a tone or one that sounds the same; the channel's own present tone may be that very station's. */
+function usedBy(tone: ToneText, nearby: readonly Neighbour[]): Finding | undefined {
+  const alike = [tone, ...sameOnAir(tone)];
+  const other = nearby.find(({ tones }) => tones.some((theirs) => alike.includes(theirs)));
+  return (
+    other && {
+      code: 'tone-used-nearby',
+      severity: 'note',
+      other: other.name,
+      distanceM: other.distanceM,
+      changed: other.changed,
+    }
+  );
 }
 
 function weigh(tone: ToneText, channel: Channel, used: ReadonlyMap<ToneText, string>): ToneAdvice {

@@ -1,4 +1,4 @@
-import { type Description, listItems, sameOnAir, type ToneText } from '../model/index';
+import { type Description, listItems, sameOnAir, TONE_HOLDS, type ToneText } from '../model/index';
 
 /** The tones a kind of device can send or wait for, each with what the device calls it. */
 export type DeviceTones =
@@ -10,26 +10,39 @@ export type DeviceTones =
  * it has both; `split` says whether the two directions can differ.
  */
 export function tonesOn(description: Pick<Description, 'fields' | 'lists'>): DeviceTones {
-  const fields = description.fields.filter(({ holds }) =>
-    ['transmitTone', 'receiveTone', 'bothTones'].includes(holds),
-  );
-  const tables: Map<ToneText, string>[] = [];
-  for (const { list } of fields) {
-    const segments = list === undefined || list === 'unknown' ? undefined : description.lists[list];
-    if (!segments) return { known: false };
-    tables.push(new Map(listItems(segments).map((item) => [String(item.means), item.shown])));
+  const ways: ReadonlyMap<ToneText, string>[] = [];
+  const has = { transmit: false, receive: false, both: false };
+  for (const way of ['transmit', 'receive', 'both'] as const) {
+    const items = description.fields.filter(({ holds }) => TONE_HOLDS[way].some((own) => own === holds));
+    if (items.length === 0) continue;
+    has[way] = true;
+    const shown = new Map<ToneText, string>();
+    // CTCSS and DCS may be two items: what either has can be set.
+    for (const { list } of items) {
+      const segments = list === undefined || list === 'unknown' ? undefined : description.lists[list];
+      if (!segments) return { known: false };
+      for (const item of listItems(segments)) shown.set(String(item.means), item.shown);
+    }
+    ways.push(shown);
   }
-  const [first, ...others] = tables;
+  const [first, ...others] = ways;
   const shown = new Map(
-    [...(first ?? new Map<ToneText, string>())].filter(([tone]) => others.every((table) => table.has(tone))),
+    [...(first ?? new Map<ToneText, string>())].filter(([tone]) => others.every((way) => way.has(tone))),
   );
-  return {
-    known: true,
-    shown,
-    split:
-      fields.some(({ holds }) => holds === 'transmitTone') &&
-      fields.some(({ holds }) => holds === 'receiveTone'),
-  };
+  return { known: true, shown, split: has.transmit && has.receive };
+}
+
+/** The tones an operator can pick by hand, in the device's order; `null` where there is no such thing or nobody knows. */
+export function pickableTones({
+  operatorTone,
+  lists,
+}: Pick<Description, 'operatorTone' | 'lists'>): ToneText[] | null {
+  const list = typeof operatorTone === 'string' ? undefined : lists[operatorTone.list];
+  return list
+    ? listItems(list)
+        .map(({ means }) => String(means))
+        .filter((tone) => tone !== 'off')
+    : null;
 }
 
 /** What a device shows for a tone, itself or the code that sounds the same; `undefined` when it has neither. */

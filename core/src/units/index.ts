@@ -1,2 +1,4 @@
+export * from './distance';
 export * from './frequency';
+export * from './place';
 export * from './tenths';

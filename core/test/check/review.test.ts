@@ -1,4 +1,4 @@
-import { reviewPlan } from '@umbrex/core/check';
+import { gatherFindings, reviewPlan } from '@umbrex/core/check';
 import type { Channel, Plan } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { channel, OSTREL, plan, uuid } from '../support/plans';
@@ -84,5 +84,33 @@ describe('a plan is reviewed before anybody programs it', () => {
     expect(found.filter(({ next }) => next === 'fix')).toEqual([]);
     const order = found.map(({ next }) => ['fix', 'ask', 'look', 'know'].indexOf(next));
     expect(order).toEqual([...order].sort((a, b) => a - b));
+  });
+});
+
+describe('findings that say the same of several channels', () => {
+  const same = (name: string, hz: number) => channel(name, hz, hz, { bandwidth: 'wide' });
+  const found = reviewPlan(
+    plan([same('One', 462.5625), same('Two', 462.5875), channel('Sea', 156.8, null, { service: 'marine' })]),
+  );
+  it('are one row with all of them, and one repair a channel', () => {
+    const wide = gatherFindings(found).find(({ first }) => first.finding.code === 'wide-beside-narrow');
+    expect(wide?.channelIds).toHaveLength(2);
+    expect(wide?.repairs.map((repair) => repair.channel.name)).toEqual(['One', 'Two']);
+  });
+  it('nothing is lost or doubled by gathering', () => {
+    const ids = gatherFindings(found).flatMap(({ channelIds }) => channelIds);
+    expect(ids).toHaveLength(found.length);
+  });
+  it('a service that the plan did not choose is said', () => {
+    const chosen = {
+      ...plan([channel('Sea', 156.8, null, { service: 'marine' })]),
+      services: ['gmrs' as const],
+    };
+    expect(reviewPlan(chosen).map(({ finding }) => finding)).toContainEqual({
+      code: 'service-not-chosen',
+      severity: 'note',
+      service: 'marine',
+      path: '/channels/0',
+    });
   });
 });

@@ -3,7 +3,7 @@ import type { Channel, Description } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pairedRepeaterRadio, SHIPPED, shipped } from '../support/devices';
-import { anyPlan, channel, plan, uuid } from '../support/plans';
+import { anyPlan, channel, plan, unit, uuid } from '../support/plans';
 
 const PAGE = shipped('page-handheld');
 const BANK = shipped('bank-handheld');
@@ -99,7 +99,7 @@ describe('slots', () => {
     );
     const all = cells(PAGE, many);
     expect(all.filter((c) => c.verdict === 'listen')).toHaveLength(84);
-    expect(codes(all[84] as Cell)).toEqual(['no-free-slot']);
+    expect(codes(all[84] as Cell)).toEqual(['no-free-slot', 'group-split']);
   });
   it('keeps a locked label when its content already is what is wanted', () =>
     expect(cell(PAGE, channel('Weather', 162.425, null, { service: 'weather' })).slot).toMatchObject({
@@ -205,17 +205,13 @@ describe('properties of any plan on any shipped device', () => {
 
 describe('a fleet', () => {
   it('is fitted once for each kind, and firmware it was not written for is said', () => {
-    const unit = (n: number, firmware: string) => ({
-      id: uuid(n),
-      descriptionId: 'page-handheld',
-      nickname: `Set ${n}`,
-      holder: '',
-      serial: '',
-      firmware,
-    });
     const board = fitBoard(
       plan([repeater('Kelp')]),
-      [unit(1, '1.06'), unit(2, '0.9'), unit(3, 'unknown')],
+      [
+        unit(1, 'page-handheld'),
+        unit(2, 'page-handheld', { firmware: '0.9' }),
+        unit(3, 'page-handheld', { firmware: 'unknown' }),
+      ],
       SHIPPED,
     );
     expect(board.kinds.map((kind) => kind.unitIds)).toEqual([[uuid(1), uuid(2), uuid(3)]]);
@@ -224,15 +220,20 @@ describe('a fleet', () => {
       [uuid(3)]: [{ code: 'firmware-unknown', severity: 'note' }],
     });
   });
+  it('a set whose holder keeps numbers for themselves has a fit of its own, and nothing is written there', () => {
+    const { kinds } = fitBoard(
+      plan([repeater('Kelp')]),
+      [unit(1, 'page-handheld'), unit(2, 'page-handheld', { keeps: [5, 45] }), unit(3, 'page-handheld')],
+      SHIPPED,
+    );
+    expect(kinds.map(({ unitIds, keeps }) => [unitIds.length, keeps])).toEqual([
+      [2, []],
+      [1, [5, 45]],
+    ]);
+    expect(kinds.map(({ cells }) => cells[0]?.slot?.number)).toEqual([5, 46]);
+    expect(new Set(kinds.map(({ key }) => key)).size).toBe(2);
+  });
   it('says which unit has no description', () => {
-    const stray = {
-      id: uuid(9),
-      descriptionId: 'nowhere',
-      nickname: 'x',
-      holder: '',
-      serial: '',
-      firmware: '1',
-    };
-    expect(() => fitBoard(plan([]), [stray], SHIPPED)).toThrow(RangeError);
+    expect(() => fitBoard(plan([]), [unit(9, 'nowhere')], SHIPPED)).toThrow(RangeError);
   });
 });

@@ -1,6 +1,5 @@
 import { type Service, ServiceSchema } from '@umbrex/core/facts';
-import type { Licence } from '@umbrex/core/model';
-import { type RuleContext, transmitRule } from '@umbrex/core/rules';
+import { type HeldLicence, type RuleContext, transmitRule } from '@umbrex/core/rules';
 import { describe, expect, it } from 'vitest';
 import { channel } from '../support/plans';
 
@@ -22,7 +21,11 @@ const US: RuleContext = { country: 'US', licensed: LICENSED, today: TODAY };
 type Certified = 'gmrs' | 'frs' | 'murs' | 'business' | 'marine' | 'interop' | 'pmr446' | 'uhf-cb-au';
 const hand = (...certifiedFor: Certified[]) => ({ certifiedFor, station: 'hand-held' as const });
 const mobile = (...certifiedFor: Certified[]) => ({ certifiedFor, station: 'mobile' as const });
-const licence = (service: string, holds: Licence['holds'] = 'own', expires = '2030-01-01'): Licence => ({
+const licence = (
+  service: string,
+  holds: HeldLicence['holds'] = 'own',
+  expires = '2030-01-01',
+): HeldLicence => ({
   service,
   holds,
   expires,
@@ -51,7 +54,7 @@ type Case = readonly [
   string,
   Parameters<typeof transmitRule>[0],
   Parameters<typeof transmitRule>[1],
-  Licence[] | undefined,
+  HeldLicence[] | undefined,
   string,
   RuleContext?,
 ];
@@ -113,7 +116,7 @@ describe('who may transmit where (sections of 47 CFR unless said)', () => {
       );
     });
   it('identification: every 15 minutes on GMRS (95.1751), none on FRS, 10 minutes for amateurs (97.119)', () => {
-    const every = (on: typeof ch.main, device: ReturnType<typeof hand>, licences: Licence[]) => {
+    const every = (on: typeof ch.main, device: ReturnType<typeof hand>, licences: HeldLicence[]) => {
       const rule = transmitRule(on, device, US, licences);
       return rule.may === 'transmit' ? rule.identifyEveryMinutes : 'no';
     };
@@ -157,7 +160,7 @@ describe('a new table needs no code', () => {
   });
   it('the rules speak from it', () =>
     expect(
-      transmitRule(channel('H', 169.4, 169.4), hand(), { country: 'EU', services: [table] }, []),
+      transmitRule(channel('H', 169.4, 169.4), hand(), { country: 'EU', tables: [table] }, []),
     ).toMatchObject({
       may: 'transmit',
       limitW: 0.1,

@@ -3,6 +3,9 @@ import { shippedDescriptions } from '../../../devices/read';
 
 export const SHIPPED = shippedDescriptions();
 
+/** The shipped ones whose keys are described, so that sheets can be written and proven. */
+export const KEYED = SHIPPED.filter(({ recipes }) => recipes !== undefined);
+
 /** A shipped description, to be changed freely. */
 export function shipped(id: string): Description {
   const found = SHIPPED.find((description) => description.id === id);

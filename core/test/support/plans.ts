@@ -1,7 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { CTCSS_TENTHS_HZ, DCS_CODES, SERVICES } from '@umbrex/core/facts';
-import { type Channel, type Plan, PlanSchema } from '@umbrex/core/model';
+import {
+  type Channel,
+  type Plan,
+  PlanSchema,
+  type Unit,
+  type UnitInput,
+  UnitSchema,
+} from '@umbrex/core/model';
 import fc from 'fast-check';
 
 const GROUP = '00000000-0000-4000-8000-000000000001';
@@ -30,6 +37,9 @@ export function channel(
     access: 'open',
     tier: 'should',
     note: '',
+    aliases: [],
+    tonesSecret: false,
+    listed: null,
     ...more,
   };
 }
@@ -42,6 +52,8 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     country: 'US',
     receivePolicy,
     licensed: [],
+    services: [],
+    numbering: null,
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };
@@ -85,3 +97,16 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
       }),
     ),
   );
+
+/** A device of a kind, everything else as usual. */
+export function unit(n: number, descriptionId: string, more: Partial<UnitInput> = {}): Unit {
+  return UnitSchema.parse({
+    id: uuid(n),
+    descriptionId,
+    nickname: `Set ${n}`,
+    holder: '',
+    serial: '',
+    firmware: '1.06',
+    ...more,
+  });
+}

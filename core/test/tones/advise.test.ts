@@ -1,11 +1,11 @@
-import { adviseTones, shownOn, tonesOn } from '@umbrex/core/tones';
+import { adviseTones, type Neighbour, shownOn, tonesOn } from '@umbrex/core/tones';
 import { describe, expect, it } from 'vitest';
-import { SHIPPED, shipped } from '../support/devices';
+import { KEYED, shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
 
 const kelp = channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' });
 const ferry = channel('Ferry', 462.65, 467.65, { transmitTone: '82.5', receiveTone: 'D047I' });
-const advice = (devices = SHIPPED) => adviseTones(kelp, plan([kelp, ferry]), devices);
+const advice = (devices = KEYED) => adviseTones(kelp, plan([kelp, ferry]), devices);
 const codesOf = (tone: string, of = advice()) =>
   of.ranked.find((entry) => entry.tone === tone)?.reasons.map((r) => r.code);
 const excluded = (tone: string, of = advice()) => of.excluded.find((entry) => entry.tone === tone)?.reason;
@@ -45,7 +45,7 @@ describe('the tone advisor', () => {
   });
   it('advises open where nothing is sent, closed where the frequency is shared', () => {
     const silent = { ...kelp, receiveTone: 'off' };
-    expect(adviseTones(silent, plan([silent]), SHIPPED).policy).toMatchObject({
+    expect(adviseTones(silent, plan([silent]), KEYED).policy).toMatchObject({
       receive: 'open',
       reason: { code: 'policy-nothing-sent' },
     });
@@ -56,7 +56,45 @@ describe('the tone advisor', () => {
   });
 });
 
+describe('neighbours on the same frequency', () => {
+  const near = (more: Partial<Neighbour> = {}): Neighbour => ({
+    name: 'Far Shoal',
+    receiveHz: 462_650_000,
+    tones: ['127.3', 'D023N'],
+    distanceM: 120_000,
+    changed: '2026-08-08',
+    ...more,
+  });
+  const beside = (neighbour: Neighbour) => adviseTones(kelp, plan([kelp]), KEYED, [neighbour]);
+  it('their tones, and codes that sound the same, are left out with the distance', () => {
+    expect(excluded('127.3', beside(near()))).toEqual({
+      code: 'tone-used-nearby',
+      severity: 'note',
+      other: 'Far Shoal',
+      distanceM: 120_000,
+      changed: '2026-08-08',
+    });
+    expect(excluded('D023N', beside(near({ tones: ['D047I'] })))?.code).toBe('tone-used-nearby');
+  });
+  it('count only on this frequency, within reach, and not against the tone the channel has already', () => {
+    expect(excluded('127.3', beside(near({ receiveHz: 462_675_000 })))).toBeUndefined();
+    expect(excluded('127.3', beside(near({ distanceM: 150_001 })))).toBeUndefined();
+    expect(beside(near({ tones: ['131.8'] })).ranked[0]?.tone).toBe('131.8');
+  });
+});
+
 describe('what a tone is called on a device', () => {
+  it('stands in two items on a set that keeps CTCSS and DCS apart, each way', () => {
+    const tones = tonesOn(shipped('plain-handheld'));
+    expect(tones).toMatchObject({ known: true, split: true });
+    expect([shownOn(tones, '131.8'), shownOn(tones, 'D023N'), shownOn(tones, 'D047I')]).toEqual([
+      '131.8',
+      'D023N',
+      'D047I',
+    ]);
+    // DCS on one way alone is no tone that can be used both ways.
+    expect(shownOn(tonesOn(shipped('amateur-handheld')), 'D023N')).toBeUndefined();
+  });
   it('is the code number on the pocket radio, the code itself elsewhere', () => {
     // 38 CTCSS tones, then DCS from 39 on (common practice).
     expect(shownOn(tonesOn(shipped('pocket-radio')), '82.5')).toBe('6');

@@ -5,19 +5,20 @@ const MOST_SHOWN = 8;
 
 interface Props {
   label: string;
+  accept?: string;
   take: (file: File) => Promise<void>;
   findings: readonly Finding[];
 }
 
 /** A field that takes a JSON file in, and says below it what was wrong with the last one. */
-export function TakeInFile({ label, take, findings }: Props) {
+export function TakeInFile({ label, accept = 'application/json,.json', take, findings }: Props) {
   return (
     <>
       <label className="mt-3 block">
         <span className="muted text-[0.87rem]">{label}</span>
         <input
           type="file"
-          accept="application/json,.json"
+          accept={accept}
           className="file-input file-input-sm w-full"
           onChange={(event) => {
             const file = event.target.files?.[0];

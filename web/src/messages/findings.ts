@@ -1,6 +1,7 @@
-import { SERVICES } from '@umbrex/core/facts';
 import type { Finding, FindingCode } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
+import { PLAN_WORDS } from './planFindings';
+import { serviceWords as service } from './services';
 import { toneWords } from './tones';
 
 /** A finding in words: what is so, why or where, and what would help. */
@@ -10,16 +11,11 @@ export interface FindingText {
   readonly help?: string;
 }
 
-type Words = { readonly [C in FindingCode]: (finding: Extract<Finding, { code: C }>) => FindingText };
-
-const SERVICE_NAMES: Readonly<Record<string, string>> = {
-  ...Object.fromEntries(Object.values(SERVICES).map(({ id, title }) => [id, title])),
-  gmrs: 'GMRS',
-  frs: 'FRS',
-  murs: 'MURS',
-  other: 'this service',
+/** The words of some findings, one function a code. */
+export type Words<Code extends FindingCode = FindingCode> = {
+  readonly [C in Code]: (finding: Extract<Finding, { code: C }>) => FindingText;
 };
-const service = (id: string) => SERVICE_NAMES[id] ?? id;
+
 const watts = (w: number) => `${w} W`;
 
 const WORDS: Words = {
@@ -76,6 +72,11 @@ const WORDS: Words = {
     what: `Pressing talk goes out on ${mhzText(f.transmitHz)} MHz, the frequency it listens on.`,
     more: 'Only sets near by hear it, and it may cover what others are listening to.',
     help: 'Tell the holder not to press talk here; print it on their card.',
+  }),
+  'only-hidden-tone': () => ({
+    what: 'Its only place with this frequency has a preset tone that only its own make knows.',
+    more: 'A set of another make neither opens it nor is heard by it.',
+    help: 'Use its bare channels, or give the holder another set.',
   }),
   'fixed-receive-only': () => ({
     what: 'The factory made this channel receive only.',
@@ -190,6 +191,10 @@ const WORDS: Words = {
     help: 'Ask its owner, then write it into the channel.',
   }),
 
+  'group-split': (f) => ({
+    what: `The set is full, and this group is split: ${f.left === 1 ? 'one of its channels is' : `${f.left} of its channels are`} left out.`,
+    help: 'Give what must stay together a higher weight, or take something else out.',
+  }),
   'no-free-slot': () => ({
     what: 'No free slot is left on this set.',
     help: 'Give less important channels up for it, or move them to a lower tier.',
@@ -221,90 +226,17 @@ const WORDS: Words = {
     what: 'The firmware of this set is not known.',
     help: 'Look at what it shows when it is turned on.',
   }),
-
-  'input-output-swapped': () => ({
-    what: 'Input and output are swapped: sets would listen on the repeater’s input and send on its output.',
-    help: 'Swap them.',
+  'override-left-on': (f) => ({
+    what: `${toneWords(f.tone)} is picked by hand on this set and stands in place of each channel’s own${f.reach === 'both' ? ', sending and waiting' : ' when it sends'}.`,
+    more: `${f.shut === 0 ? 'It shuts nothing in this plan' : `On ${f.shut} of the plan’s channels nobody hears it`}${f.deaf > 0 ? `, and on ${f.deaf} it hears nobody` : ''}. ${f.sticky ? 'It stays when the channel is changed.' : 'It goes when the channel is changed.'}`,
+    help: 'Clear the picked tone before anything else is tried.',
   }),
-  'direct-tone-never-sent': (f) => ({
-    what: `Sets wait for ${toneWords(f.tone)} here, but nobody sends it: they would hear nobody of the group.`,
-    help: 'Leave the receive tone off, or send the tone as well.',
-  }),
-  'direct-tones-differ': (f) => ({
-    what: `On a direct channel all send ${toneWords(f.transmitTone)} and wait for ${toneWords(f.receiveTone)}: nobody hears anybody.`,
-    help: 'Use one tone for both ways.',
-  }),
-  'repeater-without-tone': () => ({
-    what: 'No transmit tone on a repeater. Most repeaters stay shut without one.',
-    help: 'Ask its owner whether it really opens without a tone.',
-  }),
-  'tones-forbidden': () => ({
-    what: 'The rules forbid tones on this channel: sets without one would not be heard.',
-    help: 'Leave the tones off.',
-  }),
-  'tone-is-no-privacy': () => ({
-    what: 'A tone keeps nothing private: anybody without a receive tone hears every word.',
-    help: 'Say nothing on the air that others may not hear.',
-  }),
-  'too-wide': (f) => ({
-    what: `Wide is more than the rules allow here (${f.limitHz / 1000} kHz).`,
-    help: 'Set it to narrow.',
-  }),
-  'wide-beside-narrow': () => ({
-    what: 'FRS sets on this channel are narrow; a wide voice sounds harsh in them.',
-    help: 'Narrow is lawful too, and right where FRS sets share the channel.',
-  }),
-  'licence-ends-soon': (f) => ({
-    what: `The licence for this frequency ends on ${f.expires}.`,
-    help: 'Renew it in time.',
-  }),
-  'never-for-tests': () => ({ what: 'A distress or calling channel: never key up here to test.' }),
-  'permission-needed': () => ({
-    what: 'By permission only.',
-    help: 'Ask its owner before anybody transmits, and note the answer.',
-  }),
-  'same-name': (f) => ({
-    what: `Another channel is called “${f.other}” too.`,
-    help: 'Give one of them another name.',
-  }),
-  'same-channel': (f) => ({
-    what: `The same frequencies and tones as “${f.other}”.`,
-    help: 'Keep one of the two.',
-  }),
-  'tones-are-partners': (f) => ({
-    what: `${f.tone} here and ${f.otherTone} on “${f.other}” are the same on the air: each opens the other’s sets.`,
-    help: 'Choose another code for one of them.',
-  }),
-  'tones-look-alike': (f) => ({
-    what: `${toneWords(f.tone)} here and ${toneWords(f.otherTone)} on “${f.other}” are neighbours; a wide decoder may open for the wrong one.`,
-    help: 'Take tones that are further apart.',
-  }),
-  'scan-stop-ambiguous': (f) => ({
-    what: `Same receive frequency as “${f.other}”: when a scan stops there, the name on the display may be the wrong one.`,
+  'override-unknown': (f) => ({
+    what: `This set lets its operator pick a tone by hand${f.sticky ? ', and it stays' : ''}; nobody has looked whether one is on.`,
+    help: 'Look at the set, clear it, and write it down with the device.',
   }),
 
-  'device-lacks-tone': (f) => ({ what: `The ${f.device} does not have it.` }),
-  'tone-used-here': (f) => ({
-    what: `“${f.other}” uses it on this frequency, or a code that sounds the same.`,
-  }),
-  'tone-in-use-now': () => ({ what: 'It is the channel’s tone now: nobody has to change anything.' }),
-  'tone-near-used': (f) => ({
-    what: `Next to ${toneWords(f.otherTone)} of “${f.other}”: a wide decoder may take one for the other.`,
-  }),
-  'tone-near-mains': (f) => ({ what: `Near ${f.mainsHz} Hz, a multiple of mains hum.` }),
-  'tone-polarity-slip': (f) => ({
-    what: `With the polarity set wrong it becomes ${f.otherTone} of “${f.other}”.`,
-  }),
-  'tone-needs-polarity': () => ({ what: 'A code: every set must have its polarity right.' }),
-  'tone-is-stock': () => ({ what: 'Many sets ship with it, so strangers send it too.' }),
-  'policy-nothing-sent': () => ({
-    what: 'Open: the repeater sends no tone that is known, so sets must not wait for one.',
-  }),
-  'policy-traveller': () => ({
-    what: 'Open: on a repeater met on the way, hearing everyone is safer than a wrong tone.',
-  }),
-  'policy-shared': (f) => ({ what: `Closed: ${f.channels} more of the plan’s channels use this frequency.` }),
-  'policy-home': () => ({ what: 'Closed is quiet. It hides others who are on the channel: listen first.' }),
+  ...PLAN_WORDS,
 
   'steps-not-known': () => ({
     what: 'The steps for this set are not known.',

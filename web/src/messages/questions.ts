@@ -52,6 +52,14 @@ const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
   'digital-mode': (about) => `${about} is a digital mode: kept, and marked as not for analogue devices.`,
   'name-made': (about) => `No name is given; “${about}” is taken.`,
   'name-shortened': () => 'The name is cut to 40 letters; the whole stands in the note.',
+  'entry-undated': () => 'The source does not say when this was last changed.',
+  'entry-old': (about) => `Last changed ${about}, more than a year ago: ask before you count on it.`,
+  'entry-not-on-air': (about) => (about === 'planned' ? 'Planned, not on the air yet.' : 'Off the air.'),
+  'entry-closed': () => 'Closed to others: do not transmit there without a word from its owner.',
+  'entry-claims-range': (about) => `Claimed range ${about} km, a circle: hills are not in it.`,
+  'entry-in-plan': (about) => `The plan has this pair already, as “${about}”.`,
+  'entry-disagrees': (about) =>
+    `“${about}” in the plan has this pair with other tones. Ask the owner which are right.`,
 };
 
 /** The words for a question of the entry line. */

@@ -6,6 +6,8 @@ const ConfigSchema = z.object({
     error: 'a URL such as postgres://user@127.0.0.1:5432/umbrex',
   }),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
+  /** Where a repeater directory answers (docs/directory.md); without it there is none to search. */
+  UMBREX_DIRECTORY_URL: z.url({ protocol: /^https?$/, error: 'an http or https URL' }).optional(),
   /** Set by the demo alone: says so on the page. */
   UMBREX_DEMO: z.enum(['0', '1']).default('0'),
 });

@@ -1,15 +1,19 @@
 import { reviewPlan } from '@umbrex/core/check';
 import { type Board, fitBoard } from '@umbrex/core/fit';
+import { maskSecretTones } from '@umbrex/core/formats';
 import type { Description, Unit } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
+import { allows } from './auth/roles';
+import type { Session } from './auth/session';
 import { listDescriptions } from './repositories/descriptions';
 import { listPlans, loadPlan, type PlanState } from './repositories/plans';
 import { listUnits } from './repositories/units';
-import { currentWorkspace, type Workspace } from './repositories/workspaces';
+import type { Workspace } from './repositories/workspaces';
 
 /** Everything a page of one plan shows. */
 export interface Desk {
+  readonly session: Session;
   readonly workspace: Workspace;
   readonly plans: readonly { id: string; name: string }[];
   readonly state: PlanState;
@@ -19,20 +23,27 @@ export interface Desk {
 }
 
 /** Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses. */
-export async function loadDesk(db: Knex, planId: string): Promise<Desk> {
-  const workspace = await currentWorkspace(db);
-  const [plans, state, units, descriptions] = await Promise.all([
+export async function loadDesk(db: Knex, session: Session, planId: string): Promise<Desk> {
+  const { workspace } = session;
+  const [plans, whole, allUnits, descriptions] = await Promise.all([
     listPlans(db, workspace.id),
     loadPlan(db, workspace.id, planId),
     listUnits(db, workspace.id),
     listDescriptions(db, workspace.id),
   ]);
+  const state = allows(session.role, 'member') ? whole : { ...whole, plan: maskSecretTones(whole.plan) };
+  const units = allUnits.filter(({ unit }) => maySee(session, unit));
   const board = fitBoard(
     state.plan,
     units.map((u) => u.unit),
     descriptions.map((d) => d.description),
   );
-  return { workspace, plans, state, units, descriptions, board };
+  return { session, workspace, plans, state, units, descriptions, board };
+}
+
+/** Editors see every device; members the ones they hold. */
+function maySee({ role, personId }: Session, unit: Unit): boolean {
+  return allows(role, 'editor') || (role === 'member' && personId !== null && unit.personId === personId);
 }
 
 /** A description without its keys: all that the fit needs, a tenth of the size. */

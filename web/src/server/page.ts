@@ -1,16 +1,28 @@
+import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
+import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
 import type { EntryGroup } from '../islands/EntryLine/useEntryLine';
+import { allows } from './auth/roles';
 import { getConfig } from './config';
 import { getDb } from './db';
 import { type Desk, fitPart, loadDesk, waiting } from './desk';
 import { NotHere } from './problem';
+import { heardEntries } from './repositories/directory';
+import { listDocuments } from './repositories/documents';
 
 /** Loads what a page of a plan needs; `undefined` when there is no such plan. */
-export async function planPage(planId: string | undefined): Promise<Desk | undefined> {
-  if (!z.uuid().safeParse(planId).success || planId === undefined) return undefined;
+export async function planPage({
+  params,
+  locals,
+}: {
+  params: Record<string, string | undefined>;
+  locals: App.Locals;
+}): Promise<Desk | undefined> {
+  const { planId } = params;
+  if (!z.uuid().safeParse(planId).success || planId === undefined || !locals.session) return undefined;
   try {
-    return await loadDesk(getDb(), planId);
+    return await loadDesk(getDb(), locals.session, planId);
   } catch (error) {
     if (error instanceof NotHere) return undefined;
     throw error;
@@ -20,6 +32,7 @@ export async function planPage(planId: string | undefined): Promise<Desk | undef
 /** What the layout shows around a page. */
 export function frame(desk: Desk) {
   const { plan } = desk.state;
+  const counts = waiting(desk);
   const groups = plan.groups.map((group): EntryGroup => {
     const kinds = plan.channels.filter((channel) => channel.groupId === group.id).map(kindOf);
     const most = (['repeater', 'direct', 'listen'] as const).find(
@@ -29,6 +42,11 @@ export function frame(desk: Desk) {
   });
   return {
     workspaceName: desk.workspace.name,
+    me: {
+      name: desk.session.name,
+      role: desk.session.role,
+      signedIn: desk.session.accountId !== null,
+    },
     // Where no tables are, lines are read with the US ones; the rules still answer unknown.
     plan: {
       id: plan.id,
@@ -37,9 +55,32 @@ export function frame(desk: Desk) {
     },
     plans: desk.plans,
     groups,
-    waiting: waiting(desk),
+    waiting: {
+      devices: { count: counts.gather, what: 'devices that want a look' },
+      check: { count: counts.arrange, what: 'findings of the plan that want something done' },
+      fit: { count: counts.fit, what: 'cells that ask something' },
+    },
     demo: getConfig().UMBREX_DEMO === '1',
   };
+}
+
+/** The stations around that directories named, as the tone advisor weighs them. */
+export async function neighboursOf(desk: Desk): Promise<Neighbour[]> {
+  const heard = await heardEntries(getDb(), desk.workspace.id);
+  return heard.map(({ entry, distanceM }) => ({
+    name: entry.title,
+    receiveHz: entry.outputHz,
+    tones: tonesOfEntry(entry),
+    distanceM,
+    changed: entry.changed ?? 'unknown',
+  }));
+}
+
+/** The roster with what each leans on, for those who may see it. */
+export async function peopleOf(desk: Desk) {
+  if (!allows(desk.session.role, 'editor')) return [];
+  const people = await listDocuments(getDb(), 'person', desk.workspace.id);
+  return people.map(({ value: { id, name, licences } }) => ({ id, name, licences }));
 }
 
 /** What an island starts from: the desk without the keys of the devices. */
@@ -49,5 +90,6 @@ export function deskProps(desk: Desk) {
     units: desk.units.map(({ unit }) => unit),
     descriptions: desk.descriptions.map(({ description }) => fitPart(description)),
     board: desk.board,
+    mayEdit: allows(desk.session.role, 'editor'),
   };
 }

@@ -17,6 +17,26 @@ export class ChangedMeanwhile extends Error {
   }
 }
 
+/** Nobody is signed in: 401. */
+export class SignInNeeded extends Error {}
+
+/** Somebody is, and may not do this; or the request comes from a foreign page: 403. */
+export class Forbidden extends Error {}
+
+/** A password, a code or a link that is not right: 401 with what it was. */
+export class Refusal401 extends Error {
+  constructor(readonly code: 'wrong-password' | 'code-needed' | 'wrong-code' | 'no-workspace') {
+    super(code);
+  }
+}
+
+/** Too many attempts: 429. */
+export class TooOften extends Error {
+  constructor(readonly waitS: number) {
+    super('too often');
+  }
+}
+
 /** A body that is too large or no JSON at all: its own status. */
 export class Refused extends Error {
   constructor(

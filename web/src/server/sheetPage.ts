@@ -1,17 +1,7 @@
 import { type Confidence, confidenceOf, type Prepared, prepare } from '@umbrex/core/flow';
-import { type Description, type SlotContent, slotsOf, type Unit } from '@umbrex/core/model';
-import { slotReader } from '@umbrex/core/procedure';
+import type { Description, Unit } from '@umbrex/core/model';
+import { type CardSlot, readBackLines, type SlotLine, valuesCard } from '@umbrex/core/procedure';
 import type { Desk } from './desk';
-
-/** A line of the read-back table, and of the list of what goes. */
-export interface SlotLine {
-  readonly number: number;
-  readonly label: string;
-  readonly channels: string;
-  readonly content: SlotContent;
-  readonly before: SlotContent | null;
-  readonly changes: boolean;
-}
 
 /** Everything that a device's sheet prints. */
 export interface SheetData extends Prepared {
@@ -19,6 +9,8 @@ export interface SheetData extends Prepared {
   readonly description: Description;
   readonly descriptionVersion: number;
   readonly confidence: Confidence;
+  /** Where its keys are not described: what to set, by its own manual. */
+  readonly card: readonly CardSlot[] | null;
   readonly lines: readonly SlotLine[];
   /** The steps by slot, with their numbers and what the set shows after each. */
   readonly blocks: readonly {
@@ -37,29 +29,15 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const found = desk.descriptions.find(({ description }) => description.id === unit?.descriptionId);
   if (!unit || !found) return undefined;
   const { description } = found;
-  const prepared = prepare(desk.state.plan, description);
-  const names = new Map(desk.state.plan.channels.map((channel) => [channel.id, channel.name]));
-  const read = slotReader(description);
-  const lines = slotsOf(description).flatMap((slot): SlotLine[] => {
-    const wanted = prepared.fit.image.slots.get(slot.number);
-    if (!wanted) return [];
-    return [
-      {
-        number: slot.number,
-        label: slot.label,
-        channels: wanted.channelIds.map((id) => names.get(id)).join(', '),
-        content: wanted.content,
-        before: read(slot, wanted.present),
-        changes: prepared.sheet.steps.some((step) => step.slotNumber === slot.number),
-      },
-    ];
-  });
+  const prepared = prepare(desk.state.plan, description, unit.keeps);
+  const lines = readBackLines(description, prepared.fit.image, prepared.sheet);
   return {
     ...prepared,
     unit,
     description,
     descriptionVersion: found.version,
     confidence: confidenceOf(prepared.proof, description, unit.firmware),
+    card: description.recipes ? null : valuesCard(description, prepared.fit.image),
     lines,
     blocks: blocksOf(prepared, lines),
   };
@@ -88,12 +66,14 @@ export function sheetList(desk: Desk) {
       (candidate) => candidate.description.id === unit.descriptionId,
     )?.description;
     if (!description) return [];
-    const prepared = byKind.get(description.id) ?? prepare(desk.state.plan, description);
-    byKind.set(description.id, prepared);
+    const key = `${description.id} ${[...unit.keeps].sort((a, b) => a - b).join(' ')}`;
+    const prepared = byKind.get(key) ?? prepare(desk.state.plan, description, unit.keeps);
+    byKind.set(key, prepared);
     return [
       {
         unit,
         title: description.title,
+        places: description.recipes ? null : prepared.fit.image.slots.size,
         confidence: confidenceOf(prepared.proof, description, unit.firmware),
         steps: prepared.sheet.steps.length,
         presses: prepared.sheet.presses,

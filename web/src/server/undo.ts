@@ -1,4 +1,4 @@
-import { type Channel, ChannelSchema, PlanHeadSchema, UnitSchema } from '@umbrex/core/model';
+import { type Channel, ChannelSchema, headOf, PlanHeadSchema, UnitSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { ChangedMeanwhile, NotHere } from './problem';
 import {
@@ -9,8 +9,10 @@ import {
   sameChannel,
   saveChannel,
 } from './repositories/channels';
+import { revertDescription } from './repositories/descriptions';
+import { revertDocument } from './repositories/documents';
 import { type Edit, openEdit } from './repositories/edits';
-import { loadPlan, type Order, saveOrder, savePlanHead } from './repositories/plans';
+import { loadPlan, type Order, revertPlan, saveOrder, savePlanHead } from './repositories/plans';
 import { revertUnit } from './repositories/units';
 
 /**
@@ -30,7 +32,10 @@ export async function undoEdit(trx: Knex.Transaction, workspaceId: string, editI
       return;
     }
     case 'plan': {
-      const { version } = await loadPlan(trx, workspaceId, edit.aggregateId);
+      const { plan, version } = await loadPlan(trx, workspaceId, edit.aggregateId);
+      const now = PlanHeadSchema.parse(headOf(plan));
+      if (JSON.stringify(now) !== JSON.stringify(PlanHeadSchema.parse(edit.after)))
+        throw new ChangedMeanwhile({ plan, version });
       await savePlanHead(
         trx,
         workspaceId,
@@ -50,8 +55,15 @@ export async function undoEdit(trx: Knex.Transaction, workspaceId: string, editI
         edit.after === null ? null : UnitSchema.parse(edit.after),
         edit.id,
       );
+    case 'planDocument':
+      return revertPlan(trx, workspaceId, edit.aggregateId, edit.before !== null, edit.id);
+    case 'person':
+    case 'team':
+    case 'station':
+    case 'net':
+      return revertDocument(trx, edit.kind, workspaceId, edit);
     case 'description':
-      throw new NotHere();
+      return revertDescription(trx, workspaceId, edit);
     default:
       edit.kind satisfies never;
   }

@@ -1,10 +1,23 @@
-import { type Board, fitBoard } from '@umbrex/core/fit';
+import {
+  type Board,
+  fitBoard,
+  type Numbering,
+  type NumberingWishes,
+  numberFleet,
+  numberingKinds,
+} from '@umbrex/core/fit';
 import type { Description, Plan, Unit } from '@umbrex/core/model';
 import { expose } from 'comlink';
 
 const job = {
   board: (plan: Plan, units: readonly Unit[], descriptions: readonly Description[]): Board =>
     fitBoard(plan, units, descriptions),
+  number: (
+    plan: Plan,
+    units: readonly Unit[],
+    descriptions: readonly Description[],
+    wishes: NumberingWishes,
+  ): Numbering => numberFleet(plan, numberingKinds(units, descriptions), wishes),
 };
 export type FitJob = typeof job;
 expose(job);

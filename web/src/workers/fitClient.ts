@@ -1,9 +1,11 @@
-import type { Board } from '@umbrex/core/fit';
+import type { Board, Numbering, NumberingWishes } from '@umbrex/core/fit';
 import type { Description, Plan, Unit } from '@umbrex/core/model';
 import { type Remote, wrap } from 'comlink';
 import type { FitJob } from './fit.worker';
 
 let remote: Remote<FitJob> | undefined;
+const job = () =>
+  (remote ??= wrap<FitJob>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' })));
 
 /** Computes the board in the worker, so that the page stays free. */
 export function boardInWorker(
@@ -11,6 +13,15 @@ export function boardInWorker(
   units: readonly Unit[],
   descriptions: readonly Description[],
 ): Promise<Board> {
-  remote ??= wrap<FitJob>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' }));
-  return remote.board(plan, units, descriptions);
+  return job().board(plan, units, descriptions);
+}
+
+/** Chooses one number for each channel across the fleet, in the worker. */
+export function numberInWorker(
+  plan: Plan,
+  units: readonly Unit[],
+  descriptions: readonly Description[],
+  wishes: NumberingWishes,
+): Promise<Numbering> {
+  return job().number(plan, units, descriptions, wishes);
 }

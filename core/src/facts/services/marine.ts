@@ -7,10 +7,14 @@ import type { ServiceTable } from './service';
  * Columns: US number, the four-digit number of newer lists, ship frequency, coast frequency for duplex, use, watts.
  */
 type Row = readonly [string, string | null, number, number | null, string, number];
+
 // biome-ignore format: in the order of the list
 const ROWS: readonly Row[] = [
+  ['01A', '1001', 156_050_000, null, 'port operations, commercial', 25],
+  ['03A', '1003', 156_150_000, null, 'government', 25],
   ['05A', '1005', 156_250_000, null, 'port operations', 25],
   ['06', null, 156_300_000, null, 'intership safety', 25],
+  ['07A', '1007', 156_350_000, null, 'commercial', 25],
   ['08', null, 156_400_000, null, 'commercial, intership', 25],
   ['09', null, 156_450_000, null, 'boater calling', 25],
   ['10', null, 156_500_000, null, 'commercial', 25],
@@ -18,6 +22,7 @@ const ROWS: readonly Row[] = [
   ['12', null, 156_600_000, null, 'port operations', 25],
   ['13', null, 156_650_000, null, 'bridge to bridge', 1],
   ['14', null, 156_700_000, null, 'port operations', 25],
+  ['15', null, 156_750_000, null, 'environmental, receive only', 1],
   ['16', null, 156_800_000, null, 'distress, safety and calling', 25],
   ['17', null, 156_850_000, null, 'state control', 1],
   ['18A', '1018', 156_900_000, null, 'commercial', 25],
@@ -32,12 +37,15 @@ const ROWS: readonly Row[] = [
   ['26', null, 157_300_000, 161_900_000, 'public correspondence', 25],
   ['27', null, 157_350_000, 161_950_000, 'public correspondence', 25],
   ['28', null, 157_400_000, 162_000_000, 'public correspondence', 25],
+  ['61A', '1061', 156_075_000, null, 'government', 25],
   ['63A', '1063', 156_175_000, null, 'port operations', 25],
+  ['64A', '1064', 156_225_000, null, 'government', 25],
   ['65A', '1065', 156_275_000, null, 'port operations', 25],
   ['66A', '1066', 156_325_000, null, 'port operations', 25],
   ['67', null, 156_375_000, null, 'commercial, bridge to bridge', 1],
   ['68', null, 156_425_000, null, 'non-commercial', 25],
   ['69', null, 156_475_000, null, 'non-commercial', 25],
+  ['70', null, 156_525_000, null, 'digital selective calling', 25],
   ['71', null, 156_575_000, null, 'non-commercial', 25],
   ['72', null, 156_625_000, null, 'non-commercial, intership', 25],
   ['73', null, 156_675_000, null, 'port operations', 25],
@@ -52,10 +60,21 @@ const ROWS: readonly Row[] = [
   ['84', null, 157_225_000, 161_825_000, 'public correspondence', 25],
   ['85', null, 157_275_000, 161_875_000, 'public correspondence', 25],
   ['86', null, 157_325_000, 161_925_000, 'public correspondence', 25],
+  ['87A', '1087', 157_375_000, null, 'public correspondence, ship side', 25],
+  ['87B', '2087', 161_975_000, null, 'ship position reports', 12.5],
   ['88A', '1088', 157_425_000, null, 'commercial, intership', 25],
+  ['88B', '2088', 162_025_000, null, 'ship position reports', 12.5],
 ];
-/** Distress and calling: 16, and 9 where boaters call. */
-const NEVER_TEST: readonly string[] = ['16', '09'];
+/** Distress and calling: 16, its digital twin 70, and 9 where boaters call. */
+const NEVER_TEST: readonly string[] = ['16', '09', '70'];
+/** No voice there: digital calls and position reports. Source: 47 CFR 80.371, 80.373, 80.393. */
+const NO_VOICE: Readonly<Record<string, string>> = {
+  '70': 'digital selective calling',
+  '87B': 'ship position reports',
+  '88B': 'ship position reports',
+};
+/** Ships only listen there. */
+const LISTEN: readonly string[] = ['15'];
 
 export const MARINE: ServiceTable = {
   id: 'marine',
@@ -76,12 +95,13 @@ export const MARINE: ServiceTable = {
     pair: coast !== null,
     name: `Marine ${number} ${use}`.slice(0, 40),
     receiveHz: coast ?? ship,
-    transmitHz: ship,
-    maxPowerW: watts,
-    powerBasis: 'transmitter',
+    transmitHz: LISTEN.includes(number) ? null : ship,
+    maxPowerW: LISTEN.includes(number) ? null : watts,
+    powerBasis: LISTEN.includes(number) ? null : 'transmitter',
     bandwidthHz: 25_000,
     noTones: true,
     neverTest: NEVER_TEST.includes(number),
+    ...(NO_VOICE[number] && { reservedFor: NO_VOICE[number] }),
     aliases: [...(newer ? [newer] : []), ...(number.startsWith('0') ? [number.slice(1)] : [])],
   })),
 };

@@ -1,11 +1,17 @@
 import { FindingItem } from '../../components/FindingItem';
 import { NEXT_TEXT, REPAIR_TEXT } from '../../messages/check';
-import { ConflictDialog } from '../desk/ConflictDialog';
 import type { useCheckDesk } from './useCheckDesk';
 
 /** What is wrong with the plan, grouped by what to do next, each with why, its source and a repair where one is safe. */
-export function CheckDeskView({ plan, groups, mend, busy, nameOf }: ReturnType<typeof useCheckDesk>) {
-  const toDo = groups.filter(({ next }) => next !== 'know').reduce((sum, { found }) => sum + found.length, 0);
+export function CheckDeskView({
+  plan,
+  mayEdit,
+  groups,
+  mend,
+  busy,
+  nameOf,
+}: ReturnType<typeof useCheckDesk>) {
+  const toDo = groups.filter(({ next }) => next !== 'know').reduce((sum, { count }) => sum + count, 0);
   return (
     <div className="max-w-4xl px-5 py-4 max-md:px-3">
       <h1 className="text-xl font-bold">Check</h1>
@@ -16,36 +22,44 @@ export function CheckDeskView({ plan, groups, mend, busy, nameOf }: ReturnType<t
         Check your local rules all the same.
       </p>
       {groups
-        .filter(({ found }) => found.length > 0)
-        .map(({ next, found }) => (
+        .filter(({ count }) => count > 0)
+        .map(({ next, count, rows }) => (
           <section key={next} className="mb-6" aria-labelledby={`next-${next}`}>
             <h2 id={`next-${next}`} className="border-b border-base-content/40 pb-1 font-bold">
-              {NEXT_TEXT[next].title} <span className="font-mono">{found.length}</span>
+              {NEXT_TEXT[next].title} <span className="font-mono">{count}</span>
               <span className="muted ml-2 text-[0.87rem] font-normal">{NEXT_TEXT[next].meaning}</span>
             </h2>
             <ul>
-              {found.map((entry) => (
+              {rows.map(({ first, channelIds, repairs }) => (
                 <li
-                  key={`${entry.channelId}-${entry.finding.code}-${'other' in entry.finding ? entry.finding.other : ''}`}
+                  key={`${channelIds[0]}-${first.finding.code}-${'other' in first.finding ? first.finding.other : ''}`}
                   className="grid gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_minmax(0,1fr)_auto]"
                 >
-                  <a
-                    className="link link-hover font-semibold"
-                    href={`/plans/${plan.id}?channel=${entry.channelId}`}
-                  >
-                    {nameOf(entry)}
-                  </a>
+                  <p>
+                    {channelIds.map((channelId, i) => (
+                      <span key={channelId}>
+                        {i > 0 && ', '}
+                        <a
+                          className="link link-hover font-semibold"
+                          href={`/plans/${plan.id}?channel=${channelId}`}
+                        >
+                          {nameOf(channelId)}
+                        </a>
+                      </span>
+                    ))}
+                  </p>
                   <ul>
-                    <FindingItem finding={entry.finding} />
+                    <FindingItem finding={first.finding} />
                   </ul>
-                  {entry.repair && (
+                  {mayEdit && first.repair && (
                     <button
                       type="button"
                       className="btn btn-outline btn-sm self-start"
-                      disabled={busy !== null}
-                      onClick={() => entry.repair && void mend(entry.repair)}
+                      disabled={busy}
+                      onClick={() => void mend(repairs)}
                     >
-                      {REPAIR_TEXT[entry.repair.code]}
+                      {REPAIR_TEXT[first.repair.code]}
+                      {repairs.length > 1 && `, all ${repairs.length}`}
                     </button>
                   )}
                 </li>
@@ -53,7 +67,6 @@ export function CheckDeskView({ plan, groups, mend, busy, nameOf }: ReturnType<t
             </ul>
           </section>
         ))}
-      <ConflictDialog />
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useStore } from '@nanostores/react';
-import { type NextMove, type PlanFinding, type Repair, reviewPlan } from '@umbrex/core/check';
+import { gatherFindings, type NextMove, type Repair, reviewPlan } from '@umbrex/core/check';
 import { useMemo, useRef, useState } from 'react';
 import { $desk, type DeskState, saveChannel, startDesk } from '../desk/deskStore';
 
@@ -13,18 +13,21 @@ export function useCheckDesk(initial: Omit<DeskState, 'computing'>, today: strin
     seeded.current = true;
   }
   const [begun] = useState(() => ({ ...initial, computing: false }));
-  const { plan } = useStore($desk) ?? begun;
-  const [busy, setBusy] = useState<string | null>(null);
+  const { plan, mayEdit } = useStore($desk) ?? begun;
+  const [busy, setBusy] = useState(false);
   const groups = useMemo(() => {
     const found = reviewPlan(plan, { today });
-    return MOVES.map((next) => ({ next, found: found.filter((entry) => entry.next === next) }));
+    return MOVES.map((next) => {
+      const here = found.filter((entry) => entry.next === next);
+      return { next, count: here.length, rows: gatherFindings(here) };
+    });
   }, [plan, today]);
   const names = useMemo(() => new Map(plan.channels.map((channel) => [channel.id, channel.name])), [plan]);
-  const mend = async (repair: Repair) => {
-    setBusy(repair.channel.id);
-    await saveChannel(repair.channel);
-    setBusy(null);
+  const mend = async (repairs: readonly Repair[]) => {
+    setBusy(true);
+    for (const repair of repairs) if (!(await saveChannel(repair.channel))) break;
+    setBusy(false);
   };
-  const nameOf = (entry: PlanFinding) => names.get(entry.channelId ?? '') ?? '';
-  return { plan, groups, mend, busy, nameOf };
+  const nameOf = (channelId: string) => names.get(channelId) ?? '';
+  return { plan, mayEdit, groups, mend, busy, nameOf };
 }

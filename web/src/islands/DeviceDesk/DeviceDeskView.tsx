@@ -1,22 +1,32 @@
 import { Pencil, Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { RosterImport } from '../RosterImport/RosterImport';
 import { UnitForm } from './UnitForm';
-import type { useDeviceDesk } from './useDeviceDesk';
+import type { Kind, useDeviceDesk } from './useDeviceDesk';
 
 /** Stands in the form until the device is added under an id of its own. */
 const BLANK_ID = '00000000-0000-4000-8000-000000000000';
 
 /** Who holds what: the devices by kind, to add, change and remove, and the library of kinds. */
 export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
-  const { planId, units, kinds, add } = props;
-  const first = kinds[0];
+  const { planId, units, kinds, people, add, mayEdit } = props;
+  const [importing, setImporting] = useState(false);
+  // The kind that most of the list is of is the likeliest next one.
+  const count = (id: string) => units.filter(({ unit }) => unit.descriptionId === id).length;
+  const first = [...kinds].sort((a, b) => count(b.id) - count(a.id))[0];
+  const held = new Set(units.map(({ unit }) => unit.descriptionId));
   return (
     <div className="max-w-6xl px-5 py-4 max-md:px-3">
       <h1 className="text-xl font-bold">Devices</h1>
       <p className="muted mb-4">
-        {units.length} devices of {kinds.length} kinds. Each gets its own fit and sheet.
+        {mayEdit
+          ? `${units.length} devices of ${held.size} kinds. Each gets its own fit and sheet.`
+          : units.length === 0
+            ? 'You hold no device of the list.'
+            : 'The devices you hold, each with its own sheet.'}
       </p>
-      {first && (
+      {mayEdit && first && (
         <section className="mb-6 rounded border border-base-300 bg-base-100 p-4">
           <h2 className="mb-2 font-bold">Add a device</h2>
           <UnitForm
@@ -29,30 +39,88 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
               firmware: 'unknown',
             }}
             kinds={kinds}
+            people={people}
             action="Add device"
             save={(unit) => add({ ...unit, id: crypto.randomUUID() })}
           />
+          <p className="mt-3 flex flex-wrap items-center gap-2">
+            <a className="btn btn-outline btn-sm" href={`/plans/${planId}/describe`}>
+              My kind is not in the list
+            </a>
+            <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
+              Bring in a table
+            </button>
+            <span className="muted text-sm">Save as</span>
+            {(['csv', 'tsv', 'xlsx'] as const).map((as) => (
+              <a key={as} className="link" href={`/api/roster/export?what=devices&as=${as}`} download>
+                {as.toUpperCase()}
+              </a>
+            ))}
+          </p>
         </section>
       )}
-      {kinds.map((kind) => (
-        <KindSection key={kind.id} kind={kind} {...props} planId={planId} />
-      ))}
-      <TakeIn {...props} />
+      {kinds
+        .filter(({ id }) => held.has(id))
+        .map((kind) => (
+          <KindSection key={kind.id} kind={kind} {...props} planId={planId} />
+        ))}
+      {mayEdit && <OtherKinds kinds={kinds.filter(({ id }) => !held.has(id))} />}
+      {mayEdit && <TakeIn {...props} />}
+      {importing && (
+        <RosterImport
+          what="devices"
+          people={people}
+          teams={[]}
+          units={units.map(({ unit }) => unit)}
+          kinds={kinds}
+          close={() => setImporting(false)}
+        />
+      )}
     </div>
   );
 }
 
-function KindSection({
-  kind,
-  planId,
-  units,
-  kinds,
-  editing,
-  setEditing,
-  save,
-  remove,
-}: ReturnType<typeof useDeviceDesk> & { kind: ReturnType<typeof useDeviceDesk>['kinds'][number] }) {
+/** The description as a file, to be changed and brought in under another id. */
+function KindFile({ kind }: { kind: Kind }) {
+  return (
+    <a
+      className="link"
+      href={`/api/descriptions/${kind.id}`}
+      download
+      aria-label={`save its description: ${kind.title}`}
+    >
+      save its description
+    </a>
+  );
+}
+
+function OtherKinds({ kinds }: { kinds: readonly Kind[] }) {
+  if (kinds.length === 0) return null;
+  return (
+    <section className="mb-6">
+      <h2 className="border-b border-base-content/40 pb-1 font-bold">Kinds that nobody holds yet</h2>
+      <ul className="columns-2 gap-8 pt-1 max-md:columns-1">
+        {kinds.map((kind) => (
+          <li key={kind.id} className="break-inside-avoid py-1">
+            <strong>{kind.title}</strong>{' '}
+            <span className="muted text-[0.87rem]">
+              {kind.pattern}, <KindFile kind={kind} />
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+type SectionProps = ReturnType<typeof useDeviceDesk> & {
+  kind: ReturnType<typeof useDeviceDesk>['kinds'][number];
+};
+
+function KindSection(props: SectionProps) {
+  const { kind, units, kinds, people, editing, setEditing, save } = props;
   const held = units.filter(({ unit }) => unit.descriptionId === kind.id);
+  const behind = held.filter(({ unit }) => !kind.firmware.includes(unit.firmware)).length;
   return (
     <section className="mb-6">
       <h2 className="border-b border-base-content/40 pb-1 font-bold">
@@ -60,56 +128,104 @@ function KindSection({
         <span className="muted ml-2 text-[0.87rem] font-normal">
           {kind.pattern}, described for firmware {kind.firmware.join(', ') || 'unknown'},{' '}
           {kind.marks === 0 ? 'no mark yet' : `${kind.marks} marks`}
+          {behind > 0 && `, ${behind} of ${held.length} on another firmware`}, <KindFile kind={kind} />
         </span>
       </h2>
-      {held.length === 0 && <p className="muted py-2">Nobody holds one yet.</p>}
       <ul>
-        {held.map(({ unit, version }) => (
-          <li key={unit.id} className="border-b border-base-300 py-1.5">
-            {editing === unit.id ? (
+        {held.map((entry) => (
+          <li key={entry.unit.id} className="border-b border-base-300 py-1.5">
+            {editing === entry.unit.id ? (
               <UnitForm
-                unit={unit}
+                unit={entry.unit}
                 kinds={kinds}
+                people={people}
                 action="Save"
-                save={(next) => save(next, version)}
+                save={(next) => save(next, entry.version)}
                 cancel={() => setEditing(null)}
               />
             ) : (
-              <div className="grid items-center gap-x-4 sm:grid-cols-[minmax(8rem,1fr)_minmax(8rem,1.4fr)_8rem_8rem_auto]">
-                <a className="link link-hover font-semibold" href={`/plans/${planId}/sheets/${unit.id}`}>
-                  {unit.nickname}
-                </a>
-                <span>{unit.holder || <span className="muted">no holder</span>}</span>
-                <span className="muted font-mono text-[0.87rem]">{unit.serial || 'no serial'}</span>
-                <span
-                  className={`font-mono text-[0.87rem] ${kind.firmware.includes(unit.firmware) ? '' : 'font-semibold text-accent'}`}
-                >
-                  fw {unit.firmware}
-                </span>
-                <span className="flex justify-self-end">
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-sm btn-square"
-                    aria-label={`Change ${unit.nickname}`}
-                    onClick={() => setEditing(unit.id)}
-                  >
-                    <Pencil size={16} aria-hidden="true" />
-                  </button>
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-sm btn-square"
-                    aria-label={`Delete ${unit.nickname}`}
-                    onClick={() => void remove({ unit, version })}
-                  >
-                    <Trash2 size={16} aria-hidden="true" />
-                  </button>
-                </span>
-              </div>
+              <UnitRow {...props} entry={entry} />
             )}
           </li>
         ))}
       </ul>
     </section>
+  );
+}
+
+function UnitRow({
+  entry,
+  kind,
+  planId,
+  people,
+  save,
+  setEditing,
+  remove,
+  mayEdit,
+}: SectionProps & { entry: SectionProps['units'][number] }) {
+  const { unit, version } = entry;
+  const holder = people.find(({ id }) => id === unit.personId)?.name ?? unit.holder;
+  const bad = Object.entries(unit.intake).filter(([, looked]) => looked === 'bad');
+  return (
+    <div className="grid items-center gap-x-4 sm:grid-cols-[minmax(8rem,1fr)_minmax(8rem,1.4fr)_8rem_8rem_auto]">
+      <span>
+        <a className="link link-hover font-semibold" href={`/plans/${planId}/sheets/${unit.id}`}>
+          {unit.nickname}
+        </a>
+        {unit.fleetId && <span className="muted font-mono text-[0.87rem]"> {unit.fleetId}</span>}
+        {unit.keeps.length > 0 && (
+          <span className="muted block text-[0.83rem]">{unit.keeps.length} numbers kept by its holder</span>
+        )}
+        {bad.length > 0 && (
+          <span className="block text-[0.83rem] text-error">
+            {bad.length === 1 ? 'One fault' : `${bad.length} faults`} found at intake
+          </span>
+        )}
+      </span>
+      <span>
+        {holder || <span className="muted">no holder</span>}
+        {!unit.confirmed && (
+          <span className="block text-[0.87rem] text-accent">
+            as its holder wrote it{' '}
+            {mayEdit && (
+              <button
+                type="button"
+                className="btn btn-outline btn-xs"
+                onClick={() => void save({ ...unit, confirmed: true }, version)}
+              >
+                Confirm {unit.nickname}
+              </button>
+            )}
+          </span>
+        )}
+      </span>
+      <span className="muted font-mono text-[0.87rem]">{unit.serial || 'no serial'}</span>
+      <span
+        className={`font-mono text-[0.87rem] ${kind.firmware.includes(unit.firmware) ? '' : 'font-semibold text-accent'}`}
+      >
+        fw {unit.firmware}
+      </span>
+      {mayEdit && (
+        <span className="flex justify-self-end">
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm btn-square"
+            aria-label={`Change ${unit.nickname}`}
+            onClick={() => setEditing(unit.id)}
+          >
+            <Pencil size={16} aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm btn-square"
+            aria-label={`Delete ${unit.nickname}`}
+            onClick={() => void remove(entry)}
+          >
+            <Trash2 size={16} aria-hidden="true" />
+          </button>
+        </span>
+      )}
+    </div>
   );
 }
 

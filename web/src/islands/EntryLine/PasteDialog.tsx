@@ -4,7 +4,7 @@ import { mhzText } from '@umbrex/core/units';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { questionText } from '../../messages/questions';
 import { toneWords } from '../../messages/tones';
-import { addChannel } from '../desk/deskStore';
+import { useAddMany } from '../desk/useAddMany';
 import type { EntryGroup } from './useEntryLine';
 
 interface Props {
@@ -18,9 +18,7 @@ interface Props {
 /** A pasted listing, line by line as it reads, before anything is saved. The text can be mended here; what is fine is added. */
 export function PasteDialog({ text: pasted, planId, country, groups, close }: Props) {
   const [text, setText] = useState(pasted);
-  const [added, setAdded] = useState<ReadonlySet<number>>(new Set());
-  const [progress, setProgress] = useState<number | null>(null);
-  const stop = useRef(false);
+  const { added, forget, progress, addAll, stop } = useAddMany<number>(planId, groups);
   const dialog = useRef<HTMLDialogElement>(null);
   const { lines, beyond } = useMemo(() => readListing(text, country), [text, country]);
   const fine = lines.filter(({ line, reading }) => reading.ok && !added.has(line));
@@ -28,18 +26,10 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
     if (!dialog.current?.open) dialog.current?.showModal();
   }, []);
 
-  const addAll = async () => {
-    stop.current = false;
-    for (const [i, { line, reading }] of fine.entries()) {
-      if (stop.current || !reading.channel) break;
-      setProgress(i);
-      const kind = kindOf(reading.channel);
-      const group = groups.find((candidate) => candidate.kind === kind) ?? groups[0];
-      if (!group || !(await addChannel(planId, group.id, reading.channel, crypto.randomUUID()))) break;
-      setAdded((now) => new Set(now).add(line));
-    }
-    setProgress(null);
-  };
+  const addFine = () =>
+    addAll(
+      fine.flatMap(({ line, reading }) => (reading.channel ? [{ key: line, channel: reading.channel }] : [])),
+    );
 
   return (
     <dialog
@@ -62,7 +52,7 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
           disabled={progress !== null}
           onChange={(event) => {
             setText(event.target.value);
-            setAdded(new Set());
+            forget();
           }}
         />
       </label>
@@ -110,18 +100,18 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
           type="button"
           className="btn btn-primary btn-sm"
           disabled={fine.length === 0 || progress !== null}
-          onClick={() => void addAll()}
+          onClick={() => void addFine()}
         >
           {progress === null
             ? `Add ${fine.length} ${fine.length === 1 ? 'channel' : 'channels'}`
-            : `Adding ${progress + 1} of ${fine.length}…`}
+            : `Adding ${progress.at} of ${progress.of}…`}
         </button>
         {progress === null ? (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => dialog.current?.close()}>
             Close
           </button>
         ) : (
-          <button type="button" className="btn btn-outline btn-sm" onClick={() => (stop.current = true)}>
+          <button type="button" className="btn btn-outline btn-sm" onClick={stop}>
             Stop
           </button>
         )}

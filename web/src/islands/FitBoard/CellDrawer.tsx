@@ -1,6 +1,6 @@
 import { type Channel, wantedReceiveTone } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
-import { X } from 'lucide-react';
+import { DrawerHead } from '../../components/DrawerHead';
 import { FindingItem } from '../../components/FindingItem';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { Shape } from '../../components/Shape';
@@ -25,30 +25,18 @@ export function CellDrawer({
   const cell = column.cells.get(channel.id);
   if (!cell) return null;
   const findings = [...cell.findings].sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity]);
+  const kind = desk.board.kinds.find(({ key }) => key === column.kindKey);
   const units = desk.units.filter((unit) =>
-    column.unit ? unit.id === column.unit.id : unit.descriptionId === column.descriptionId,
+    column.unit ? unit.id === column.unit.id : kind?.unitIds.includes(unit.id),
   );
   const waitsFor = wantedReceiveTone(channel, desk.plan.receivePolicy);
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
-      <div className="flex items-start justify-between gap-2">
-        <div>
-          <h2 className="text-lg font-bold leading-tight">
-            {channel.name} × {column.title}
-          </h2>
-          <p className="muted">
-            {column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`}
-          </p>
-        </div>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm btn-square"
-          onClick={close}
-          aria-label="Close the reasons"
-        >
-          <X size={18} aria-hidden="true" />
-        </button>
-      </div>
+      <DrawerHead
+        title={`${channel.name} × ${column.title}`}
+        sub={column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`}
+        close={close}
+      />
       <p className="flex items-center gap-2 text-lg font-semibold">
         <Shape verdict={cell.verdict} size={20} /> {VERDICT_TEXT[cell.verdict].word}
       </p>

@@ -86,9 +86,9 @@ function Table({
                 <button
                   type="button"
                   className={`cursor-pointer text-[0.83rem] leading-tight hover:underline ${dense ? 'max-h-30 rotate-180 truncate text-left [writing-mode:vertical-rl]' : 'w-full'}`}
-                  aria-expanded={opened.has(c.descriptionId)}
-                  title={opened.has(c.descriptionId) ? 'Close to the kind' : 'Open to its units'}
-                  onClick={() => toggleKind(c.descriptionId)}
+                  aria-expanded={opened.has(c.kindKey)}
+                  title={opened.has(c.kindKey) ? 'Close to the kind' : 'Open to its units'}
+                  onClick={() => toggleKind(c.kindKey)}
                 >
                   {c.title}
                   <span className={dense ? 'sr-only' : 'muted block font-normal'}> {c.under}</span>

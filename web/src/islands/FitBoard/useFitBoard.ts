@@ -17,7 +17,7 @@ import { $desk, type DeskState, startDesk } from '../desk/deskStore';
 /** A column of the board: a kind of device, or one of its units when the kind is opened. */
 export interface Column {
   readonly key: string;
-  readonly descriptionId: string;
+  readonly kindKey: string;
   readonly title: string;
   readonly under: string;
   readonly unit: Unit | null;
@@ -60,11 +60,11 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     const byUnit = new Map(units.map((unit) => [unit.id, unit]));
     return board.kinds.flatMap((kind): Column[] => {
       const cells = new Map(kind.cells.map((cell) => [cell.channelId, cell]));
-      if (!opened.has(kind.descriptionId))
+      if (!opened.has(kind.key))
         return [
           {
-            key: kind.descriptionId,
-            descriptionId: kind.descriptionId,
+            key: kind.key,
+            kindKey: kind.key,
             title: kind.title,
             under: `× ${kind.unitIds.length}`,
             unit: null,
@@ -78,7 +78,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
           ? [
               {
                 key: id,
-                descriptionId: kind.descriptionId,
+                kindKey: kind.key,
                 title: unit.nickname,
                 under: kind.title,
                 unit,
@@ -167,11 +167,11 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     if (channel && next) focusCell({ channelId: channel.id, column: next.key });
   };
 
-  const toggleKind = (descriptionId: string) => {
+  const toggleKind = (kindKey: string) => {
     startTransition(() =>
       setOpened((now) => {
         const next = new Set(now);
-        if (!next.delete(descriptionId)) next.add(descriptionId);
+        if (!next.delete(kindKey)) next.add(kindKey);
         return next;
       }),
     );

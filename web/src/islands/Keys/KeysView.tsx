@@ -6,11 +6,18 @@ import type { useKeys } from './useKeys';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'to the entry line'],
+  ['g then t', 'Today'],
+  ['g then e', 'People'],
   ['g then d', 'Devices'],
+  ['g then a', 'Stations'],
+  ['g then m', 'Map'],
+  ['g then l', 'Directory'],
   ['g then p', 'Plan'],
   ['g then c', 'Check'],
   ['g then f', 'Fit board'],
+  ['g then u', 'Numbers'],
   ['g then s', 'Sheets'],
+  ['g then n', 'Nets'],
   ['g then r', 'Reference'],
   ['n', 'day or night'],
   ['?', 'this page'],

@@ -8,7 +8,7 @@ export function useKeys(views: Readonly<Record<string, string>>) {
   const [open, setOpen] = useState(false);
   const [letters, setLetters] = useState(true);
   const dialog = useRef<HTMLDialogElement>(null);
-  const goAt = useRef(0);
+  const goAt = useRef(Number.NEGATIVE_INFINITY);
 
   useEffect(() => setLetters(localStorage.getItem(STORE) !== 'off'), []);
   useEffect(() => {
@@ -31,7 +31,7 @@ export function useKeys(views: Readonly<Record<string, string>>) {
       if (target?.closest('input, textarea, select, dialog[open], [contenteditable]')) return;
       if (!letters) return;
       const going = event.timeStamp - goAt.current < GO_MS;
-      goAt.current = 0;
+      goAt.current = Number.NEGATIVE_INFINITY;
       const view = going ? views[event.key] : undefined;
       if (view) window.location.assign(view);
       else if (event.key === 'g') goAt.current = event.timeStamp;

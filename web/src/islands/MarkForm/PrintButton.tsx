@@ -1,9 +1,9 @@
 import { Printer } from 'lucide-react';
 
-export function PrintButton() {
+export function PrintButton({ what = 'this sheet' }: { what?: string }) {
   return (
     <button type="button" className="btn btn-primary btn-sm" onClick={() => window.print()}>
-      <Printer size={16} aria-hidden="true" /> Print this sheet
+      <Printer size={16} aria-hidden="true" /> Print {what}
     </button>
   );
 }

@@ -7,53 +7,68 @@ import {
   type Plan,
   wantedReceiveTone,
 } from '@umbrex/core/model';
+import type { Neighbour } from '@umbrex/core/tones';
 import { mhzText } from '@umbrex/core/units';
-import { ArrowDown, ArrowUp, Trash2, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { DrawerHead } from '../../components/DrawerHead';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { Shape } from '../../components/Shape';
 import { findingText } from '../../messages/findings';
 import { saveChannel } from '../desk/deskStore';
 import { ChannelForm } from './ChannelForm';
-import { MayTransmit } from './MayTransmit';
+import { MayTransmit, type RosterPerson } from './MayTransmit';
 import { ToneAdvisor } from './ToneAdvisor';
 import type { ChannelFit } from './usePlanDesk';
 
 interface Props {
   channel: Channel;
+  version: number;
   groups: readonly Group[];
   fit: ChannelFit | undefined;
   plan: Plan;
   /** The kinds of device that the fleet has. */
   devices: readonly Description[];
+  neighbours: readonly Neighbour[];
+  people: readonly RosterPerson[];
+  /** The day it is, as YYYY-MM-DD. */
+  today: string;
+  mayEdit: boolean;
   close: () => void;
   nudge: (id: string, by: -1 | 1) => void;
   remove: (channel: Channel) => Promise<void>;
 }
 
 /** A channel's details: its path drawn large, what each kind of device makes of it and why, and the fields to change. */
-export function ChannelDrawer({ channel, groups, fit, plan, devices, close, nudge, remove }: Props) {
+export function ChannelDrawer(props: Props) {
+  const {
+    channel,
+    version,
+    groups,
+    fit,
+    plan,
+    devices,
+    neighbours,
+    people,
+    today,
+    mayEdit,
+    close,
+    nudge,
+    remove,
+  } = props;
   const waitsFor = wantedReceiveTone(channel, plan.receivePolicy);
   const kind = { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)];
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
-      <div className="flex items-start justify-between gap-2">
-        <div>
-          <h2 className="text-xl font-bold leading-tight">{channel.name}</h2>
-          <p className="muted">
-            {kind}, {mhzText(channel.receiveHz)} MHz
-          </p>
-        </div>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm btn-square"
-          onClick={close}
-          aria-label="Close the details"
-        >
-          <X size={18} aria-hidden="true" />
-        </button>
-      </div>
+      <DrawerHead title={channel.name} sub={`${kind}, ${mhzText(channel.receiveHz)} MHz`} close={close} />
       <PathStrip channel={channel} waitsFor={waitsFor} large />
       <p className="text-[0.93rem]">{stripWords(channel, waitsFor)}</p>
+      {channel.listed && (
+        <p className="muted text-[0.87rem]">
+          From {channel.listed.source},{' '}
+          {channel.listed.changed === 'unknown' ? 'undated' : `changed ${channel.listed.changed}`}, taken{' '}
+          {channel.listed.taken}.
+        </p>
+      )}
       <section>
         <h3 className="muted font-semibold">On the devices</h3>
         {fit && fit.kinds.length > 0 ? (
@@ -95,27 +110,37 @@ export function ChannelDrawer({ channel, groups, fit, plan, devices, close, nudg
           <p>No device is in the list yet. Add one under Gather.</p>
         )}
       </section>
-      <MayTransmit channel={channel} plan={plan} devices={devices} />
-      <ToneAdvisor channel={channel} plan={plan} devices={devices} save={saveChannel} />
-      <section className="border-t border-base-300 pt-3">
-        <h3 className="muted mb-2 font-semibold">Details</h3>
-        <ChannelForm channel={channel} groups={groups} save={saveChannel} />
-      </section>
-      <div className="flex flex-wrap gap-2 border-t border-base-300 pt-3">
-        <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, -1)}>
-          <ArrowUp size={16} aria-hidden="true" /> Up
-        </button>
-        <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, 1)}>
-          <ArrowDown size={16} aria-hidden="true" /> Down
-        </button>
-        <button
-          type="button"
-          className="btn btn-outline btn-error btn-sm"
-          onClick={() => void remove(channel)}
-        >
-          <Trash2 size={16} aria-hidden="true" /> Delete channel
-        </button>
-      </div>
+      <MayTransmit channel={channel} plan={plan} devices={devices} people={people} today={today} />
+      <ToneAdvisor
+        channel={channel}
+        plan={plan}
+        devices={devices}
+        neighbours={neighbours}
+        save={mayEdit ? saveChannel : null}
+      />
+      {mayEdit && (
+        <>
+          <section className="border-t border-base-300 pt-3">
+            <h3 className="muted mb-2 font-semibold">Details</h3>
+            <ChannelForm channel={channel} version={version} groups={groups} save={saveChannel} />
+          </section>
+          <div className="flex flex-wrap gap-2 border-t border-base-300 pt-3">
+            <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, -1)}>
+              <ArrowUp size={16} aria-hidden="true" /> Up
+            </button>
+            <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, 1)}>
+              <ArrowDown size={16} aria-hidden="true" /> Down
+            </button>
+            <button
+              type="button"
+              className="btn btn-outline btn-error btn-sm"
+              onClick={() => void remove(channel)}
+            >
+              <Trash2 size={16} aria-hidden="true" /> Delete channel
+            </button>
+          </div>
+        </>
+      )}
     </div>
   );
 }

@@ -1,27 +1,45 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useStore } from '@nanostores/react';
 import type { Channel, Group } from '@umbrex/core/model';
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { $settled } from '../desk/deskStore';
 import { channelFormSchema, type ChannelForm as Form, formOf } from './channelForm';
 
 interface Props {
   channel: Channel;
+  version: number;
   groups: readonly Group[];
-  save: (channel: Channel) => Promise<boolean>;
+  save: (channel: Channel, version: number) => Promise<boolean>;
 }
 
-/** The details of a channel, to be changed. The fields take what people write; the channel's schema has the last word. */
-export function ChannelForm({ channel, groups, save }: Props) {
+/**
+ * The details of a channel, to be changed. The fields take what people write; the channel's schema has the last word. When
+ * somebody else changes the channel, an untouched form follows; a touched one stays, and is saved from where it began.
+ */
+export function ChannelForm({ channel, version, groups, save }: Props) {
+  const [from, setFrom] = useState({ channel, version });
+  const settled = useStore($settled);
   const { register, handleSubmit, formState, reset, watch } = useForm<Form, unknown, Channel>({
-    resolver: zodResolver(channelFormSchema(channel)) as never,
+    resolver: zodResolver(channelFormSchema(from.channel)) as never,
     defaultValues: formOf(channel),
   });
-  useEffect(() => reset(formOf(channel)), [channel, reset]);
   const { errors, isDirty, isSubmitting } = formState;
+  const other = from.channel.id !== channel.id;
+  useEffect(() => {
+    if (isDirty && !other) return;
+    setFrom({ channel, version });
+    reset(formOf(channel));
+  }, [channel, version, isDirty, other, reset]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a clash that was just settled lets go of what was typed
+  useEffect(() => reset(formOf(channel)), [settled]);
+  const submit = async (next: Channel) => {
+    if (await save(next, from.version)) reset(formOf(next));
+  };
   const faults = errors as Partial<Record<keyof Form | 'receiveHz' | 'transmitHz', { message?: string }>>;
   const way = watch('way');
   return (
-    <form className="space-y-3" onSubmit={handleSubmit((next) => save(next))} noValidate>
+    <form className="space-y-3" onSubmit={handleSubmit(submit)} noValidate>
       <Field id="name" title="Name" fault={faults.name?.message}>
         <input id="name" className="input input-sm w-full" {...register('name')} />
       </Field>
@@ -37,7 +55,7 @@ export function ChannelForm({ channel, groups, save }: Props) {
         <Field id="way" title="Transmit" fault={undefined}>
           <select id="way" className="select select-sm w-full" {...register('way')}>
             <option value="direct">same frequency</option>
-            <option value="repeater">repeater, 5 MHz up</option>
+            <option value="repeater">5 MHz up</option>
             <option value="other">another frequency</option>
             <option value="listen">never, listen only</option>
           </select>
@@ -125,6 +143,17 @@ export function ChannelForm({ channel, groups, save }: Props) {
           ))}
         </select>
       </Field>
+      <Field
+        id="aliases"
+        title="Other names here, parted by commas"
+        fault={faults.aliases && 'At most eight names of up to 40 letters each.'}
+      >
+        <input id="aliases" className="input input-sm w-full" {...register('aliases')} />
+      </Field>
+      <label className="flex items-center gap-2 text-[0.93rem]">
+        <input type="checkbox" className="checkbox checkbox-sm" {...register('tonesSecret')} />
+        Tones for members only, masked elsewhere (that hides them, it secures nothing)
+      </label>
       <Field id="note" title="Note" fault={faults.note?.message}>
         <input id="note" className="input input-sm w-full" {...register('note')} />
       </Field>

@@ -15,6 +15,7 @@ interface Props {
   planPolicy: 'open' | 'closed';
   select: (id: string) => void;
   nudge: (id: string, by: -1 | 1) => void;
+  mayEdit: boolean;
 }
 
 /** One channel of the plan: its name, its path, and what the fleet makes of it. */
@@ -25,6 +26,7 @@ export const ChannelRow = memo(function ChannelRow({
   planPolicy,
   select,
   nudge,
+  mayEdit,
 }: Props) {
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: channel.id,
@@ -37,15 +39,17 @@ export const ChannelRow = memo(function ChannelRow({
       style={{ transform: CSS.Transform.toString(transform), transition }}
       className={`flex items-stretch border-b border-base-300 ${selected ? 'bg-base-100 outline-2 outline-primary -outline-offset-2 [--strip-ground:var(--color-base-100)]' : ''} ${isDragging ? 'z-10 bg-base-100 shadow-lg' : ''}`}
     >
-      <button
-        type="button"
-        {...attributes}
-        {...listeners}
-        className="muted flex w-7 shrink-0 cursor-grab touch-none items-center justify-center hover:text-base-content"
-        aria-label={`Move ${channel.name}`}
-      >
-        <GripVertical size={16} aria-hidden="true" />
-      </button>
+      {mayEdit && (
+        <button
+          type="button"
+          {...attributes}
+          {...listeners}
+          className="muted flex w-7 shrink-0 cursor-grab touch-none items-center justify-center hover:text-base-content"
+          aria-label={`Move ${channel.name}`}
+        >
+          <GripVertical size={16} aria-hidden="true" />
+        </button>
+      )}
       <button
         type="button"
         id={`open-${channel.id}`}
@@ -53,7 +57,7 @@ export const ChannelRow = memo(function ChannelRow({
         aria-pressed={selected}
         onClick={() => select(channel.id)}
         onKeyDown={(event) => {
-          if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+          if (!mayEdit || !event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
           event.preventDefault();
           nudge(channel.id, event.key === 'ArrowUp' ? -1 : 1);
         }}

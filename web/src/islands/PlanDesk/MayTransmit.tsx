@@ -1,9 +1,17 @@
-import type { Channel, Description, Licence, Plan } from '@umbrex/core/model';
-import { transmitRule } from '@umbrex/core/rules';
+import type { Channel, Description, Plan } from '@umbrex/core/model';
+import { type HeldLicence, transmitRule } from '@umbrex/core/rules';
 import { useState } from 'react';
 import { findingText } from '../../messages/findings';
 
-const PEOPLE: readonly (readonly [string, string, readonly Licence[]])[] = [
+/** Somebody of the roster with what they lean on. */
+export interface RosterPerson {
+  readonly id: string;
+  readonly name: string;
+  readonly licences: readonly HeldLicence[];
+}
+
+/** Kinds of people, for whoever is not in the roster. */
+const ANYBODY: readonly (readonly [string, string, readonly HeldLicence[]])[] = [
   ['none', 'somebody without a licence', []],
   ['gmrs', 'a GMRS licensee', [{ service: 'gmrs', holds: 'own', expires: '9999-12-31' }]],
   [
@@ -29,22 +37,22 @@ const PEOPLE: readonly (readonly [string, string, readonly Licence[]])[] = [
   ],
 ];
 
-/** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
-export function MayTransmit({
-  channel,
-  plan,
-  devices,
-}: {
+interface Props {
   channel: Channel;
   plan: Plan;
   devices: readonly Description[];
-}) {
+  people: readonly RosterPerson[];
+  today: string;
+}
+
+/** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
+export function MayTransmit({ channel, plan, devices, people, today }: Props) {
   const [person, setPerson] = useState('gmrs');
   const [deviceId, setDeviceId] = useState(devices[0]?.id ?? '');
   const device = devices.find(({ id }) => id === deviceId) ?? devices[0];
   if (!device) return null;
-  const licences = PEOPLE.find(([id]) => id === person)?.[2] ?? [];
-  const today = new Date().toISOString().slice(0, 10);
+  const licences =
+    ANYBODY.find(([id]) => id === person)?.[2] ?? people.find(({ id }) => id === person)?.licences ?? [];
   const rule = transmitRule(
     channel,
     device,
@@ -62,11 +70,22 @@ export function MayTransmit({
             value={person}
             onChange={(event) => setPerson(event.target.value)}
           >
-            {PEOPLE.map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
+            {people.length > 0 && (
+              <optgroup label="In the roster">
+                {people.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </optgroup>
+            )}
+            <optgroup label="Anybody">
+              {ANYBODY.map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </optgroup>
           </select>
         </label>
         <label className="block">

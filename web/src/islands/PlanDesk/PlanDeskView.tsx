@@ -9,7 +9,6 @@ import {
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useId } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
-import { ConflictDialog } from '../desk/ConflictDialog';
 import { savePlanHead } from '../desk/deskStore';
 import { ChannelDrawer } from './ChannelDrawer';
 import { ChannelRow } from './ChannelRow';
@@ -76,6 +75,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
                         planPolicy={plan.receivePolicy}
                         select={select}
                         nudge={nudge}
+                        mayEdit={props.desk.mayEdit}
                       />
                     ))}
                   </ul>
@@ -97,10 +97,15 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
         {selected ? (
           <ChannelDrawer
             channel={selected}
+            version={props.desk.channelVersions[selected.id] ?? 0}
             groups={plan.groups}
             fit={fits.get(selected.id)}
             plan={plan}
             devices={devices}
+            neighbours={props.neighbours}
+            people={props.people}
+            today={props.today}
+            mayEdit={props.desk.mayEdit}
             close={() => select(null)}
             nudge={nudge}
             remove={remove}
@@ -109,7 +114,6 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
           <ThisPlan {...props} />
         )}
       </aside>
-      <ConflictDialog />
     </div>
   );
 }
@@ -127,7 +131,7 @@ function EmptyPlan() {
   );
 }
 
-function ThisPlan({ plan, importFile, importFindings }: ReturnType<typeof usePlanDesk>) {
+function ThisPlan({ plan, desk, importFile, importFindings, removePlan }: ReturnType<typeof usePlanDesk>) {
   return (
     <div className="space-y-5">
       <section>
@@ -135,18 +139,32 @@ function ThisPlan({ plan, importFile, importFindings }: ReturnType<typeof usePla
         <p className="muted mb-3 text-[0.93rem]">
           {plan.channels.length} channels. Choose one to see its path, its devices and its details.
         </p>
-        <PlanForm plan={plan} save={savePlanHead} />
+        {desk.mayEdit && <PlanForm plan={plan} version={desk.version} save={savePlanHead} />}
       </section>
       <section className="border-t border-base-300 pt-4">
-        <h2 className="mb-2 font-bold">As a file</h2>
+        <h2 className="mb-2 font-bold">On paper, and as a file</h2>
+        <a className="btn btn-outline btn-sm mb-2" href={`/plans/${plan.id}/list`}>
+          A list to print
+        </a>
+        <br />
         <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export`} download>
           Save as JSON
         </a>
-        <TakeInFile
-          label="Bring in a plan file; it becomes a plan of its own"
-          take={importFile}
-          findings={importFindings}
-        />
+        <a className="btn btn-outline btn-sm ml-2" href={`/api/plans/${plan.id}/export?public`} download>
+          For the public, secret tones masked
+        </a>
+        {desk.mayEdit && (
+          <>
+            <TakeInFile
+              label="Bring in a plan file; it becomes a plan of its own"
+              take={importFile}
+              findings={importFindings}
+            />
+            <button type="button" className="btn btn-ghost btn-sm mt-3" onClick={() => void removePlan()}>
+              Delete this plan
+            </button>
+          </>
+        )}
       </section>
     </div>
   );

@@ -1,24 +1,39 @@
-import { type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
+import { useStore } from '@nanostores/react';
+import { headOf, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { $settled } from '../desk/deskStore';
+import { LicensedForm } from './LicensedForm';
+import { ServicesForm } from './ServicesForm';
 
 interface Props {
   plan: Plan;
-  save: (head: PlanHead) => Promise<boolean>;
+  version: number;
+  save: (head: PlanHead, version: number) => Promise<boolean>;
 }
 
-const headOf = ({ name, country, receivePolicy, groups, licensed }: Plan): PlanHead => ({
-  name,
-  country,
-  receivePolicy,
-  groups,
-  licensed,
-});
-
-/** The plan itself: its name, its receive-tone policy, its groups. A group goes only when it is empty. */
-export function PlanForm({ plan, save }: Props) {
-  const [head, setHead] = useState<PlanHead>(() => headOf(plan));
-  useEffect(() => setHead(headOf(plan)), [plan]);
+/**
+ * The plan itself: its name, its receive-tone policy, its groups. A group goes only when it is empty. When somebody else changes the
+ * plan, an untouched form follows; a touched one stays, and is saved from where it began.
+ */
+export function PlanForm({ plan, version, save }: Props) {
+  const [from, setFrom] = useState(() => ({ head: headOf(plan), version }));
+  const [head, setHead] = useState<PlanHead>(from.head);
+  const settled = useStore($settled);
+  const isTouched = JSON.stringify(head) !== JSON.stringify(from.head);
+  const follow = useEffectEvent(() => {
+    setFrom({ head: headOf(plan), version });
+    setHead(headOf(plan));
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a newer plan is what this follows
+  useEffect(() => {
+    if (!isTouched) follow();
+  }, [plan, version, isTouched]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a clash that was just settled lets go of what was typed
+  useEffect(() => follow(), [settled]);
+  const submit = async () => {
+    if (await save(head, from.version)) setFrom((before) => ({ ...before, head }));
+  };
   const used = new Set(plan.channels.map((channel) => channel.groupId));
   const change = (part: Partial<PlanHead>) => setHead((now) => ({ ...now, ...part }));
   const changeGroup = (id: string, name: string) =>
@@ -30,7 +45,7 @@ export function PlanForm({ plan, save }: Props) {
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!nameless) void save(head);
+        if (!nameless) void submit();
       }}
     >
       <label className="block">
@@ -58,7 +73,9 @@ export function PlanForm({ plan, save }: Props) {
         <select
           className="select select-sm w-full"
           value={head.country}
-          onChange={(event) => change({ country: PlanHeadSchema.shape.country.parse(event.target.value) })}
+          onChange={(event) =>
+            change({ country: PlanHeadSchema.shape.country.parse(event.target.value), services: [] })
+          }
         >
           <option value="US">United States</option>
           <option value="AU">Australia</option>
@@ -108,6 +125,14 @@ export function PlanForm({ plan, save }: Props) {
           <Plus size={14} aria-hidden="true" /> Add a group
         </button>
       </fieldset>
+      <ServicesForm
+        country={head.country}
+        chosen={head.services}
+        change={(services) => change({ services })}
+      />
+      {head.country === 'US' && (
+        <LicensedForm licensed={head.licensed} change={(licensed) => change({ licensed })} />
+      )}
       {nameless && (
         <p className="finding text-[0.87rem]" data-severity="error" role="alert">
           The plan and every group need a name.

@@ -1,5 +1,6 @@
+import { talkers } from '@umbrex/core/flow';
 import type { Channel, Description, Plan } from '@umbrex/core/model';
-import { adviseTones, shownOn, tonesOn } from '@umbrex/core/tones';
+import { adviseTones, type Neighbour, shownOn, tonesOn } from '@umbrex/core/tones';
 import { useMemo, useState } from 'react';
 import { findingText } from '../../messages/findings';
 import { toneWords } from '../../messages/tones';
@@ -9,11 +10,14 @@ interface Props {
   plan: Plan;
   /** The kinds of device that the fleet has. */
   devices: readonly Description[];
-  save: (channel: Channel) => Promise<boolean>;
+  /** Stations around that a directory named. */
+  neighbours: readonly Neighbour[];
+  /** `null` where one may only read. */
+  save: ((channel: Channel) => Promise<boolean>) | null;
 }
 
 /** Which tones fit this channel, best first, with what speaks for and against each, and what each device calls it. */
-export function ToneAdvisor({ channel, plan, devices, save }: Props) {
+export function ToneAdvisor(props: Props) {
   const [open, setOpen] = useState(false);
   return (
     <details
@@ -21,18 +25,23 @@ export function ToneAdvisor({ channel, plan, devices, save }: Props) {
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
       <summary className="muted cursor-pointer font-semibold">Which tone?</summary>
-      {open && <Advice channel={channel} plan={plan} devices={devices} save={save} />}
+      {open && <Advice {...props} />}
     </details>
   );
 }
 
-function Advice({ channel, plan, devices, save }: Props) {
-  const advice = useMemo(() => adviseTones(channel, plan, devices), [channel, plan, devices]);
+function Advice({ channel, plan, devices: all, neighbours, save }: Props) {
+  const devices = useMemo(() => talkers(channel, plan, all), [channel, plan, all]);
+  const advice = useMemo(
+    () => adviseTones(channel, plan, devices, neighbours),
+    [channel, plan, devices, neighbours],
+  );
+  const taken = advice.excluded.filter(({ reason }) => reason.code === 'tone-used-nearby');
   const names = useMemo(
     () => devices.map((device) => ({ title: device.title, tones: tonesOn(device) })),
     [devices],
   );
-  const use = (tone: string) => save({ ...channel, transmitTone: tone, receiveTone: tone });
+  const use = (tone: string) => save?.({ ...channel, transmitTone: tone, receiveTone: tone });
   return (
     <div className="mt-2 space-y-3 text-[0.93rem]">
       <p>{findingText(advice.policy.reason).what}</p>
@@ -57,20 +66,32 @@ function Advice({ channel, plan, devices, save }: Props) {
                   </span>
                 ))}
               </span>
-              <button
-                type="button"
-                className="btn btn-outline btn-xs"
-                onClick={() => void use(tone)}
-                disabled={channel.transmitTone === tone && channel.receiveTone === tone}
-              >
-                Use {tone}
-              </button>
+              {save && (
+                <button
+                  type="button"
+                  className="btn btn-outline btn-xs"
+                  onClick={() => void use(tone)}
+                  disabled={channel.transmitTone === tone && channel.receiveTone === tone}
+                >
+                  Use {tone}
+                </button>
+              )}
             </li>
           ))}
         </ol>
       )}
+      {taken.length > 0 && (
+        <ul className="text-[0.87rem]">
+          {taken.map(({ tone, reason }) => (
+            <li key={tone}>
+              Not <span className="font-mono">{toneWords(tone)}</span>: {findingText(reason).what}
+            </li>
+          ))}
+        </ul>
+      )}
       <p className="muted text-[0.87rem]">
-        {advice.excluded.length} tones are left out: not on every device, or used on this frequency.
+        {advice.excluded.length} tones are left out: not on every device, or used on this frequency here or
+        near by.
         {!advice.split.possible && ` Split tones will not do for: ${advice.split.not.join(', ')}.`}
         {advice.unknownDevices.length > 0 &&
           ` Nobody has written down the tones of: ${advice.unknownDevices.join(', ')}.`}

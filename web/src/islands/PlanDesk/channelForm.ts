@@ -19,6 +19,9 @@ export interface ChannelForm {
   access: Channel['access'];
   tier: Channel['tier'];
   note: string;
+  /** Parted by commas. */
+  aliases: string;
+  tonesSecret: boolean;
 }
 
 const GMRS_SHIFT_HZ = 5_000_000;
@@ -40,6 +43,8 @@ export function formOf(channel: Channel): ChannelForm {
     access: channel.access,
     tier: channel.tier,
     note: channel.note,
+    aliases: channel.aliases.join(', '),
+    tonesSecret: channel.tonesSecret,
   };
 }
 
@@ -88,6 +93,11 @@ export function channelFormSchema(before: Channel) {
         access: form.access,
         tier: form.tier,
         note: form.note,
+        tonesSecret: form.tonesSecret,
+        aliases: form.aliases
+          .split(',')
+          .map((alias) => alias.trim())
+          .filter(Boolean),
       };
     })
     .pipe(ChannelSchema);

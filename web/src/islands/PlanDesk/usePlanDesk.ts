@@ -2,9 +2,11 @@ import { useStore } from '@nanostores/react';
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel } from '@umbrex/core/model';
 import { aliasesOf } from '@umbrex/core/rules';
+import type { Neighbour } from '@umbrex/core/tones';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
+import type { RosterPerson } from './MayTransmit';
 
 /** What the fleet makes of one channel: how many units end in each verdict, and each kind's cell. */
 export interface ChannelFit {
@@ -13,7 +15,11 @@ export interface ChannelFit {
 }
 
 /** The state of the plan's desk: what is selected, what the fleet makes of it, moving and deleting. */
-export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string | null) {
+export function usePlanDesk(
+  initial: Omit<DeskState, 'computing'>,
+  first: string | null,
+  around: { neighbours: readonly Neighbour[]; people: readonly RosterPerson[]; today: string },
+) {
   const seeded = useRef(false);
   if (!seeded.current) {
     startDesk(initial);
@@ -49,7 +55,7 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
         (fit.counts as Record<Verdict, number>)[cell.verdict] += kind.unitIds.length;
         (fit.kinds as ChannelFit['kinds'][number][]).push({
           title: kind.title,
-          descriptionId: kind.descriptionId,
+          descriptionId: kind.key,
           units: kind.unitIds.length,
           cell,
         });
@@ -85,6 +91,23 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
 
   const remove = async (channel: Channel) => {
     if (await deleteChannel(channel)) setSelectedId(null);
+  };
+
+  const removePlan = async () => {
+    try {
+      await call('DELETE', `/api/plans/${plan.id}`, { version: desk.version });
+      window.location.assign('/');
+    } catch (error) {
+      $notice.set({
+        text:
+          error instanceof Refusal && error.status === 409
+            ? (error.current as { last?: string } | null)?.last
+              ? 'This is the only plan. Make or bring in another one first.'
+              : 'Somebody changed the plan meanwhile. Load it again, then delete it if you still want to.'
+            : failureText(error),
+        kind: 'failed',
+      });
+    }
   };
 
   const importFile = async (file: File) => {
@@ -131,6 +154,8 @@ export function usePlanDesk(initial: Omit<DeskState, 'computing'>, first: string
     desk,
     plan,
     devices,
+    ...around,
+    removePlan,
     fits,
     selected,
     select: setSelectedId,

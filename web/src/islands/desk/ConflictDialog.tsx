@@ -1,26 +1,10 @@
 import { useStore } from '@nanostores/react';
-import type { Channel } from '@umbrex/core/model';
-import { mhzText } from '@umbrex/core/units';
 import { useEffect, useRef } from 'react';
-import { toneWords } from '../../messages/tones';
-import { $conflict, $desk, reloadPlan, saveChannel } from './deskStore';
+import { fieldName, fieldsThatDiffer, wholeValue } from '../../messages/edits';
+import { failureText } from './api';
+import { $conflict, $notice, $settled } from './deskStore';
 
-const FIELDS: readonly (readonly [keyof Channel, string])[] = [
-  ['name', 'Name'],
-  ['receiveHz', 'Receive'],
-  ['transmitHz', 'Transmit'],
-  ['transmitTone', 'Transmit tone'],
-  ['receiveTone', 'Receive tone'],
-  ['receivePolicy', 'Receive policy'],
-  ['bandwidth', 'Bandwidth'],
-  ['mode', 'Mode'],
-  ['access', 'Access'],
-  ['tier', 'Tier'],
-  ['groupId', 'Group'],
-  ['note', 'Note'],
-];
-
-/** Somebody saved the same channel meanwhile: both versions, field by field, and the choice. */
+/** Somebody saved the same thing meanwhile: both versions, field by field, and the choice. */
 export function ConflictDialog() {
   const conflict = useStore($conflict);
   const dialog = useRef<HTMLDialogElement>(null);
@@ -29,20 +13,21 @@ export function ConflictDialog() {
     if (!conflict && dialog.current?.open) dialog.current.close();
   }, [conflict]);
   if (!conflict) return <dialog ref={dialog} />;
-  const { mine, theirs, version } = conflict;
-  const keepTheirs = async () => {
+  const { name, mine, theirs, nameOf } = conflict;
+  const settle = async (choice: () => Promise<unknown>) => {
     $conflict.set(null);
-    const desk = $desk.get();
-    if (desk) await reloadPlan(desk.plan.id).catch(() => undefined);
+    try {
+      await choice();
+      if ($conflict.get() === null) $settled.set($settled.get() + 1);
+    } catch (error) {
+      $notice.set({ text: failureText(error), kind: 'failed' });
+    }
   };
-  const keepMine = async () => {
-    $conflict.set(null);
-    await saveChannel(mine, version);
-  };
+  const values = (version: object) => version as Readonly<Record<string, unknown>>;
   return (
     <dialog
       ref={dialog}
-      className="m-auto w-full max-w-2xl rounded bg-base-100 p-6 text-base-content"
+      className="m-auto max-h-[85vh] w-full max-w-2xl overflow-y-auto rounded bg-base-100 p-6 text-base-content"
       aria-labelledby="conflict-title"
       onClose={() => $conflict.set(null)}
     >
@@ -51,53 +36,49 @@ export function ConflictDialog() {
       </h2>
       {theirs ? (
         <>
-          <p className="mt-1">
-            Somebody saved “{theirs.name}” after you opened it. Nothing of yours is saved yet.
-          </p>
-          <table className="mt-3 w-full text-left">
+          <p className="mt-1">Somebody saved “{name}” after you opened it. Nothing of yours is saved yet.</p>
+          <table className="mt-3 w-full table-fixed text-left [overflow-wrap:anywhere]">
             <thead>
               <tr className="muted">
-                <th className="py-1 font-normal">Field</th>
+                <th className="w-1/4 py-1 font-normal">Field</th>
                 <th className="font-normal">Now saved</th>
                 <th className="font-normal">Yours</th>
               </tr>
             </thead>
             <tbody>
-              {FIELDS.filter(([key]) => theirs[key] !== mine[key]).map(([key, title]) => (
-                <tr key={key} className="border-t border-base-300">
-                  <th scope="row" className="py-1 font-semibold">
-                    {title}
+              {fieldsThatDiffer(theirs, mine).map((key) => (
+                <tr key={key} className="border-t border-base-300 align-top">
+                  <th scope="row" className="py-1 font-semibold first-letter:uppercase">
+                    {fieldName(key)}
                   </th>
-                  <td>{shown(key, theirs)}</td>
-                  <td>{shown(key, mine)}</td>
+                  <td className="pr-3">{wholeValue(key, values(theirs)[key], nameOf)}</td>
+                  <td>{wholeValue(key, values(mine)[key], nameOf)}</td>
                 </tr>
               ))}
             </tbody>
           </table>
         </>
       ) : (
-        <p className="mt-1">“{mine.name}” was deleted by somebody else, so it cannot be saved.</p>
+        <p className="mt-1">“{name}” was deleted by somebody else, so it cannot be saved.</p>
       )}
       <div className="mt-5 flex flex-wrap gap-3">
-        <button type="button" className="btn btn-primary btn-sm" onClick={() => void keepTheirs()}>
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          onClick={() => void settle(conflict.keepTheirs)}
+        >
           Keep what is saved
         </button>
         {theirs && (
-          <button type="button" className="btn btn-outline btn-sm" onClick={() => void keepMine()}>
+          <button
+            type="button"
+            className="btn btn-outline btn-sm"
+            onClick={() => void settle(conflict.keepMine)}
+          >
             Save mine over it
           </button>
         )}
       </div>
     </dialog>
   );
-}
-
-function shown(key: keyof Channel, channel: Channel): string {
-  const value = channel[key];
-  if (key === 'receiveHz' || key === 'transmitHz')
-    return typeof value === 'number' ? `${mhzText(value)} MHz` : 'listen only';
-  if (key === 'transmitTone' || key === 'receiveTone') return toneWords(String(value));
-  if (key === 'groupId')
-    return $desk.get()?.plan.groups.find((group) => group.id === value)?.name ?? 'another group';
-  return String(value) || 'empty';
 }

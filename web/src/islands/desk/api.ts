@@ -6,10 +6,15 @@ export class Refusal extends Error {
     readonly status: number,
     readonly findings: readonly Finding[],
     readonly current: unknown,
+    /** The server's own word for it. */
+    readonly code: string = '',
   ) {
     super(`refused with ${status}`);
   }
 }
+
+/** This tab, so that it does not hear of its own changes. */
+export const TAB = typeof crypto === 'undefined' ? '' : crypto.randomUUID();
 
 /** The server did not answer at all. */
 export class NoAnswer extends Error {}
@@ -24,10 +29,9 @@ export async function call<T>(
   try {
     response = await fetch(path, {
       method,
-      ...(body !== undefined && {
-        body: JSON.stringify(body),
-        headers: { 'content-type': 'application/json' },
-      }),
+      // Also where there is no body: a write without a type could come from a plain form, and is refused as one.
+      headers: { 'content-type': 'application/json', 'x-umbrex-tab': TAB },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch (error) {
     throw new NoAnswer(String(error));
@@ -35,8 +39,16 @@ export async function call<T>(
   const text = await response.text();
   const value: unknown = text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : {};
   if (response.ok) return value as T;
-  const { findings = [], current = null } = value as { findings?: Finding[]; current?: unknown };
-  throw new Refusal(response.status, findings, current);
+  const {
+    findings = [],
+    current = null,
+    error = '',
+  } = value as {
+    findings?: Finding[];
+    current?: unknown;
+    error?: string;
+  };
+  throw new Refusal(response.status, findings, current, error);
 }
 
 /** A sentence for an error that stopped an action. */
@@ -45,6 +57,10 @@ export function failureText(error: unknown): string {
     return 'The server does not answer. What you wrote is still here; try again.';
   if (error instanceof Refusal && error.status === 503)
     return 'The database does not answer. What you wrote is still here; try again.';
+  if (error instanceof Refusal && error.status === 401)
+    return 'You are not signed in any more. What you wrote is still here; sign in in another tab, then try again.';
+  if (error instanceof Refusal && error.status === 403) return 'Your role may not change this.';
+  if (error instanceof Refusal && error.status === 429) return 'Too often. Wait a while, then try again.';
   if (error instanceof Refusal && error.status === 404)
     return 'It is no longer there. Load the page again to see the newest state.';
   if (error instanceof Refusal) return `The server refused it (${error.status}).`;

@@ -1,5 +1,13 @@
 import type { Board } from '@umbrex/core/fit';
-import type { Channel, ChannelDraft, Description, Plan, PlanHead, Unit } from '@umbrex/core/model';
+import {
+  type Channel,
+  type ChannelDraft,
+  type Description,
+  headOf,
+  type Plan,
+  type PlanHead,
+  type Unit,
+} from '@umbrex/core/model';
 import { atom } from 'nanostores';
 import { boardInWorker } from '../../workers/fitClient';
 import { call, failureText, Refusal } from './api';
@@ -13,6 +21,8 @@ export interface DeskState {
   /** Without their keys: what the fit needs. */
   readonly descriptions: readonly Description[];
   readonly board: Board;
+  /** Whether this role may change what is here; the server refuses it in any case. */
+  readonly mayEdit: boolean;
   readonly computing: boolean;
 }
 
@@ -23,16 +33,22 @@ export interface Notice {
   readonly editId?: string;
 }
 
-/** Two versions of one channel: what one wanted to save, and what somebody else saved meanwhile. `null`: deleted. */
+/** Two versions of one thing: what one wanted to save, and what somebody else saved meanwhile. */
 export interface Conflict {
-  readonly mine: Channel;
-  readonly theirs: Channel | null;
-  readonly version: number;
+  readonly name: string;
+  readonly mine: object;
+  /** `null`: deleted. */
+  readonly theirs: object | null;
+  readonly nameOf: (id: string) => string | undefined;
+  readonly keepTheirs: () => Promise<unknown>;
+  readonly keepMine: () => Promise<unknown>;
 }
 
 export const $desk = atom<DeskState | null>(null);
 export const $notice = atom<Notice | null>(null);
 export const $conflict = atom<Conflict | null>(null);
+/** Counts the clashes that were settled: a form that was part of one shows from then on what is saved. */
+export const $settled = atom(0);
 
 interface PlanState {
   readonly plan: Plan;
@@ -108,7 +124,7 @@ export async function addChannel(
   }
 }
 
-/** Saves a channel from the version this desk holds; a clash opens the dialogue with both versions. */
+/** Saves a channel from the version it was changed from, else the one this desk holds; a clash opens the dialogue with both versions. */
 export async function saveChannel(channel: Channel, version?: number): Promise<boolean> {
   const desk = $desk.get();
   if (!desk) return false;
@@ -134,11 +150,20 @@ export async function saveChannel(channel: Channel, version?: number): Promise<b
     );
     return true;
   } catch (error) {
+    const clash = (theirs: Channel | null, at: number) =>
+      $conflict.set({
+        name: channel.name,
+        mine: channel,
+        theirs,
+        nameOf: (id) => desk.plan.groups.find((group) => group.id === id)?.name,
+        keepTheirs: () => reloadPlan(desk.plan.id),
+        keepMine: () => saveChannel(channel, at),
+      });
     if (error instanceof Refusal && error.status === 409) {
       const current = error.current as { channel: Channel | null; version: number };
-      $conflict.set({ mine: channel, theirs: current.channel, version: current.version });
+      clash(current.channel, current.version);
     } else if (error instanceof Refusal && error.status === 404) {
-      $conflict.set({ mine: channel, theirs: null, version: 0 });
+      clash(null, 0);
     } else fail(failureText(error));
     return false;
   }
@@ -190,23 +215,39 @@ export async function reorder(channels: readonly Channel[]): Promise<void> {
   }
 }
 
-/** Saves the plan's name, policy and groups. */
-export async function savePlanHead(head: PlanHead): Promise<boolean> {
+/** Saves the plan's name, policy, groups and numbers; a clash opens the dialogue with both versions. */
+export async function savePlanHead(head: PlanHead, version?: number): Promise<boolean> {
   const desk = $desk.get();
   if (!desk) return false;
+  const { id } = desk.plan;
   try {
-    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}`, {
-      version: desk.version,
+    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${id}`, {
+      version: version ?? desk.version,
       head,
     });
-    await reloadPlan(desk.plan.id);
+    await reloadPlan(id);
     $notice.set({ text: 'The plan is saved.', kind: 'done', editId });
     return true;
   } catch (error) {
-    if (error instanceof Refusal && error.status === 409) {
-      await reloadPlan(desk.plan.id).catch(() => undefined);
-      fail('Somebody changed the plan meanwhile. The newer one is shown; make your change again.');
-    } else fail(failureText(error));
+    const current =
+      error instanceof Refusal && error.status === 409 ? (error.current as PlanState | null) : null;
+    if (current === null) {
+      fail(failureText(error));
+      return false;
+    }
+    if (current.version === (version ?? desk.version)) {
+      fail('A group that still has channels cannot go. Put its channels into another group first.');
+      return false;
+    }
+    const names = new Map(current.plan.channels.map((channel) => [channel.id, channel.name]));
+    $conflict.set({
+      name: current.plan.name,
+      mine: head,
+      theirs: headOf(current.plan),
+      nameOf: (other) => names.get(other),
+      keepTheirs: () => reloadPlan(id),
+      keepMine: () => savePlanHead(head, current.version),
+    });
     return false;
   }
 }

@@ -25,13 +25,20 @@ const COLUMNS = {
   access: 'access',
   tier: 'tier',
   note: 'note',
+  aliases: 'aliases',
+  tonesSecret: 'tones_secret',
+  listed: 'listed',
 } as const satisfies Record<keyof Channel, string>;
 
 export function channelRow(channel: Channel): Record<string, unknown> {
   return Object.fromEntries(
-    Object.entries(COLUMNS).map(([key, column]) => [column, channel[key as keyof Channel]]),
+    Object.entries(COLUMNS).map(([key, column]) => [column, columnValue(channel[key as keyof Channel])]),
   );
 }
+
+/** A list or a record goes into its column as JSON. */
+const columnValue = (value: unknown) =>
+  typeof value === 'object' && value !== null ? JSON.stringify(value) : value;
 
 export function channelFromRow(row: Record<string, unknown>): Channel {
   return ChannelSchema.parse(
@@ -198,5 +205,7 @@ function needGroup(groups: readonly { id: string }[], channel: Channel): void {
 }
 
 export function sameChannel(a: Channel, b: Channel): boolean {
-  return Object.keys(COLUMNS).every((key) => a[key as keyof Channel] === b[key as keyof Channel]);
+  return Object.keys(COLUMNS).every(
+    (key) => columnValue(a[key as keyof Channel]) === columnValue(b[key as keyof Channel]),
+  );
 }

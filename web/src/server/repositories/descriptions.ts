@@ -1,14 +1,17 @@
 import { type Description, DescriptionSchema, type Mark } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { ChangedMeanwhile, NotHere } from '../problem';
-import { recordEdit } from './edits';
+import { type Edit, recordEdit } from './edits';
 
-export interface SavedDescription {
+export interface HeldDescription {
   readonly description: Description;
   readonly version: number;
 }
+export interface SavedDescription extends HeldDescription {
+  readonly editId: string;
+}
 
-export async function listDescriptions(db: Knex, workspaceId: string): Promise<SavedDescription[]> {
+export async function listDescriptions(db: Knex, workspaceId: string): Promise<HeldDescription[]> {
   const rows = await db('description').where({ workspace_id: workspaceId }).orderBy('id');
   return rows.map((row) => ({ description: DescriptionSchema.parse(row.document), version: row.version }));
 }
@@ -29,13 +32,13 @@ export async function addDescription(
     id: description.id,
     document: JSON.stringify(description),
   });
-  await recordEdit(trx, workspaceId, {
+  const editId = await recordEdit(trx, workspaceId, {
     kind: 'description',
     aggregateId: description.id,
     before: null,
-    after: description,
+    after: { title: description.title },
   });
-  return { description, version: 1 };
+  return { description, version: 1, editId };
 }
 
 /** Adds a person's mark, confirmed or contradicted, from a version of the description. */
@@ -54,11 +57,42 @@ export async function addMark(
   await trx('description')
     .where({ workspace_id: workspaceId, id })
     .update({ document: JSON.stringify(description), version: version + 1 });
-  await recordEdit(trx, workspaceId, {
+  const editId = await recordEdit(trx, workspaceId, {
     kind: 'description',
     aggregateId: id,
     before: { marks: before.marks },
     after: { marks: description.marks },
   });
-  return { description, version: version + 1 };
+  return { description, version: version + 1, editId };
+}
+
+/** Takes a mark back, or a description that came in by file and that no device is of. */
+export async function revertDescription(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  edit: Edit,
+): Promise<void> {
+  const at = { workspace_id: workspaceId, id: edit.aggregateId };
+  const row = await trx('description').where(at).forUpdate().first();
+  if (!row) throw new NotHere();
+  const now = DescriptionSchema.parse(row.document);
+  const state = { description: now, version: row.version };
+  if (edit.before === null) {
+    const used = await trx('unit')
+      .where({ workspace_id: workspaceId, description_id: edit.aggregateId })
+      .first('id');
+    if (used || row.version !== 1) throw new ChangedMeanwhile(state);
+    await trx('description').where(at).delete();
+  } else {
+    const Marks = DescriptionSchema.shape.marks;
+    const [before, after] = [edit.before, edit.after].map((part) =>
+      Marks.parse((part as { marks: unknown }).marks),
+    );
+    if (JSON.stringify(now.marks) !== JSON.stringify(after)) throw new ChangedMeanwhile(state);
+    await trx('description')
+      .where(at)
+      .update({ document: JSON.stringify({ ...now, marks: before }), version: row.version + 1 });
+  }
+  const { kind, aggregateId, before, after } = edit;
+  await recordEdit(trx, workspaceId, { kind, aggregateId, before: after, after: before }, edit.id);
 }

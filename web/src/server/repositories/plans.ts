@@ -1,4 +1,6 @@
-import { PLAN_FORMAT, type Plan, type PlanHead, PlanSchema } from '@umbrex/core/model';
+import { randomUUID } from 'node:crypto';
+import { withFreshIds } from '@umbrex/core/formats';
+import { headOf, PLAN_FORMAT, type Plan, type PlanHead, PlanSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { ChangedMeanwhile, NotHere } from '../problem';
 import { channelFromRow, channelRow } from './channels';
@@ -35,6 +37,8 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     receivePolicy: row.receive_policy,
     groups: row.groups,
     licensed: row.licensed,
+    services: row.services,
+    numbering: row.numbering,
     channels: rows.map(channelFromRow),
   });
   return {
@@ -54,6 +58,8 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     receive_policy: plan.receivePolicy,
     groups: JSON.stringify(plan.groups),
     licensed: JSON.stringify(plan.licensed),
+    services: JSON.stringify(plan.services),
+    numbering: plan.numbering && JSON.stringify(plan.numbering),
   });
   const rows = plan.channels.map((channel, i) => ({
     ...channelRow(channel),
@@ -62,6 +68,79 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     position: i,
   }));
   if (rows.length > 0) await trx.batchInsert('channel', rows, 200);
+}
+
+/** Takes a plan document in; where an id of it is taken, here or elsewhere, all of it gets fresh ones. Answers the plan's id. */
+export async function importPlan(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  document: Plan,
+): Promise<string> {
+  const channelIds = document.channels.map((channel) => channel.id);
+  const planTaken = await trx('plan').where({ id: document.id }).first('id');
+  const channelTaken = await trx('channel').whereIn('id', channelIds).first('id');
+  const plan = planTaken || channelTaken ? withFreshIds(document, randomUUID) : document;
+  await insertPlan(trx, workspaceId, plan);
+  await recordEdit(trx, workspaceId, {
+    kind: 'planDocument',
+    aggregateId: plan.id,
+    before: null,
+    after: { name: plan.name },
+  });
+  return plan.id;
+}
+
+/** Takes a plan away with all its channels; it can be brought back by undoing the edit. */
+export async function deletePlan(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  planId: string,
+  version: number,
+): Promise<string> {
+  const { plan } = await lockPlan(trx, workspaceId, planId, version);
+  const others = await trx('plan')
+    .where({ workspace_id: workspaceId, deleted_at: null })
+    .whereNot({ id: planId })
+    .first('id');
+  // Everything here stands beside a plan: the last one stays.
+  if (!others) throw new ChangedMeanwhile({ last: 'plan' });
+  await trx('plan')
+    .where({ id: planId })
+    .update({ deleted_at: trx.fn.now(), version: version + 1 });
+  return recordEdit(trx, workspaceId, {
+    kind: 'planDocument',
+    aggregateId: planId,
+    before: { name: plan.name },
+    after: null,
+  });
+}
+
+/** Brings a deleted plan back, or takes one away that came in by file. */
+export async function revertPlan(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  planId: string,
+  restore: boolean,
+  undoes: string,
+): Promise<void> {
+  const row = await trx('plan').where({ id: planId, workspace_id: workspaceId }).forUpdate().first();
+  if (!row) throw new NotHere();
+  if ((row.deleted_at === null) === restore) throw new ChangedMeanwhile(null);
+  await trx('plan')
+    .where({ id: planId })
+    .update({ deleted_at: restore ? null : trx.fn.now(), version: row.version + 1 });
+  const name = { name: row.name };
+  await recordEdit(
+    trx,
+    workspaceId,
+    {
+      kind: 'planDocument',
+      aggregateId: planId,
+      before: restore ? null : name,
+      after: restore ? name : null,
+    },
+    undoes,
+  );
 }
 
 /** Changes a plan's name, groups or policy. A group that still has channels cannot go. */
@@ -84,16 +163,17 @@ export async function savePlanHead(
       receive_policy: head.receivePolicy,
       groups: JSON.stringify(head.groups),
       licensed: JSON.stringify(head.licensed),
+      services: JSON.stringify(head.services),
+      numbering: head.numbering && JSON.stringify(head.numbering),
       version: version + 1,
     });
-  const { name, country, receivePolicy, groups, licensed } = state.plan;
   return recordEdit(
     trx,
     workspaceId,
     {
       kind: 'plan',
       aggregateId: planId,
-      before: { name, country, receivePolicy, groups, licensed },
+      before: headOf(state.plan),
       after: head,
     },
     undoes,

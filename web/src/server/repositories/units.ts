@@ -9,21 +9,28 @@ export interface SavedUnit {
   readonly editId: string | null;
 }
 
-const toRow = (unit: Unit) => ({
-  description_id: unit.descriptionId,
-  nickname: unit.nickname,
-  holder: unit.holder,
-  serial: unit.serial,
-  firmware: unit.firmware,
+/** A device's row: what is joined or sorted by has a column, the rest stands in `details`. */
+const toRow = ({ id: _, descriptionId, nickname, holder, personId, serial, firmware, ...details }: Unit) => ({
+  description_id: descriptionId,
+  nickname,
+  holder,
+  person_id: personId,
+  serial,
+  firmware,
+  picked_tone: details.pickedTone,
+  details: JSON.stringify(details),
 });
 const fromRow = (row: Record<string, unknown>): Unit =>
   UnitSchema.parse({
+    ...(row.details as object),
     id: row.id,
     descriptionId: row.description_id,
     nickname: row.nickname,
     holder: row.holder,
+    personId: row.person_id,
     serial: row.serial,
     firmware: row.firmware,
+    pickedTone: row.picked_tone,
   });
 
 export async function listUnits(db: Knex, workspaceId: string): Promise<{ unit: Unit; version: number }[]> {
@@ -37,7 +44,7 @@ export async function listUnits(db: Knex, workspaceId: string): Promise<{ unit: 
 
 /** Adds a device; the id is the client's, so a second sending of the same one is answered alike. */
 export async function addUnit(trx: Knex.Transaction, workspaceId: string, unit: Unit): Promise<SavedUnit> {
-  await needDescription(trx, workspaceId, unit);
+  await needParts(trx, workspaceId, unit);
   const there = await trx('unit').where({ id: unit.id }).first();
   if (there) {
     const same =
@@ -65,8 +72,9 @@ export async function saveUnit(
   version: number,
   unit: Unit,
 ): Promise<SavedUnit> {
-  await needDescription(trx, workspaceId, unit);
+  await needParts(trx, workspaceId, unit);
   const row = await lockUnit(trx, workspaceId, id, version);
+  if (JSON.stringify(fromRow(row)) === JSON.stringify(unit)) return { unit, version, editId: null };
   await trx('unit')
     .where({ id })
     .update({ ...toRow(unit), version: version + 1 });
@@ -130,18 +138,17 @@ async function lockUnit(trx: Knex.Transaction, workspaceId: string, id: string, 
   return row;
 }
 
-async function needDescription(trx: Knex.Transaction, workspaceId: string, unit: Unit): Promise<void> {
-  const found = await trx('description')
+/** A device's kind and holder must be of this workspace. */
+async function needParts(trx: Knex.Transaction, workspaceId: string, unit: Unit): Promise<void> {
+  const missing = (path: string, what: string, id: string) =>
+    new BadInput([{ code: 'dangling-reference', severity: 'error', path, what, id }]);
+  const kind = await trx('description')
     .where({ workspace_id: workspaceId, id: unit.descriptionId })
     .first('id');
-  if (found) return;
-  throw new BadInput([
-    {
-      code: 'dangling-reference',
-      severity: 'error',
-      path: '/unit/descriptionId',
-      what: 'description',
-      id: unit.descriptionId,
-    },
-  ]);
+  if (!kind) throw missing('/unit/descriptionId', 'description', unit.descriptionId);
+  if (unit.personId === null) return;
+  const person = await trx('person')
+    .where({ workspace_id: workspaceId, id: unit.personId, deleted_at: null })
+    .first('id');
+  if (!person) throw missing('/unit/personId', 'person', unit.personId);
 }

@@ -1,18 +1,56 @@
+import { randomUUID } from 'node:crypto';
+import { PLAN_FORMAT, type Plan } from '@umbrex/core/model';
 import type { Knex } from 'knex';
-import { NotHere } from '../problem';
+import { setRole } from './accounts';
+import { insertPlan } from './plans';
 
 export interface Workspace {
   readonly id: string;
   readonly name: string;
 }
 
-/** The workspace this process serves: the first one made, until there are accounts. */
-export async function currentWorkspace(db: Knex): Promise<Workspace> {
-  const row = await db('workspace').select('id', 'name').orderBy('created_at').orderBy('id').first();
-  if (!row) throw new NotHere();
-  return { id: row.id, name: row.name };
+/** The workspace that was made first: on one's own machine the only one. */
+export async function firstWorkspace(db: Knex): Promise<Workspace | undefined> {
+  return db('workspace').select('id', 'name').orderBy('created_at').orderBy('id').first();
 }
 
 export async function insertWorkspace(trx: Knex.Transaction, workspace: Workspace): Promise<void> {
   await trx('workspace').insert(workspace);
+}
+
+/** A plan with one group and nothing in it, for a workspace that begins from nothing. */
+export function emptyPlan(id: string, groupId: string): Plan {
+  return {
+    format: PLAN_FORMAT,
+    id,
+    name: 'First plan',
+    country: 'US',
+    receivePolicy: 'closed',
+    licensed: [],
+    services: [],
+    numbering: null,
+    groups: [{ id: groupId, name: 'Channels', note: '' }],
+    channels: [],
+  };
+}
+
+/**
+ * Starts a workspace beside another: an empty plan, the kinds of device that the other one knows, and one coordinator. Answers
+ * its id.
+ */
+export async function startWorkspace(
+  trx: Knex.Transaction,
+  name: string,
+  beside: string,
+  accountId: string,
+): Promise<string> {
+  const id = randomUUID();
+  await insertWorkspace(trx, { id, name });
+  await trx.raw(
+    'insert into description (workspace_id, id, document) select ?, id, document from description where workspace_id = ?',
+    [id, beside],
+  );
+  await insertPlan(trx, id, emptyPlan(randomUUID(), randomUUID()));
+  await setRole(trx, { workspaceId: id, accountId, role: 'coordinator', personId: null });
+  return id;
 }

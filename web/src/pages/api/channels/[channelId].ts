@@ -7,8 +7,8 @@ const Edit = z.strictObject({ version: z.number().int(), channel: ChannelSchema 
 const Delete = z.strictObject({ version: z.number().int() });
 
 /** PUT a channel: 200 with the new version, 400 bad body (findings), 404, 409 changed meanwhile (with the newer channel). */
-export const PUT = endpoint(Edit, ({ db, workspace, params, body }) =>
-  db.transaction((trx) =>
+export const PUT = endpoint(Edit, ({ write, workspace, params, body }) =>
+  write((trx) =>
     saveChannel(trx, workspace.id, params.channelId ?? '', body.version, {
       ...body.channel,
       id: params.channelId ?? '',
@@ -17,6 +17,6 @@ export const PUT = endpoint(Edit, ({ db, workspace, params, body }) =>
 );
 
 /** DELETE a channel: 200 with the edit that brings it back, 404, 409 changed meanwhile. */
-export const DELETE = endpoint(Delete, ({ db, workspace, params, body }) =>
-  db.transaction((trx) => deleteChannel(trx, workspace.id, params.channelId ?? '', body.version)),
+export const DELETE = endpoint(Delete, ({ write, workspace, params, body }) =>
+  write((trx) => deleteChannel(trx, workspace.id, params.channelId ?? '', body.version)),
 );

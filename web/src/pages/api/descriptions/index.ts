@@ -7,10 +7,10 @@ import { addDescription } from '@/server/repositories/descriptions';
 /** POST a device description: 201, 400 with findings that name the path, 409 when its id is taken. */
 export const POST = endpoint(
   z.unknown(),
-  async ({ db, workspace, body }) => {
+  async ({ write, workspace, body }) => {
     const result = checkDescription(body);
     if (!result.ok) throw new BadInput(result.findings);
-    return db.transaction(async (trx) => {
+    return write(async (trx) => {
       const { description, version } = await addDescription(trx, workspace.id, result.value);
       return { id: description.id, version };
     });

@@ -6,6 +6,6 @@ import { addUnit } from '@/server/repositories/units';
 /** POST a device with an id made by the client: 201 with its version, 400, 409 when the id is another device's. */
 export const POST = endpoint(
   z.strictObject({ unit: UnitSchema }),
-  ({ db, workspace, body }) => db.transaction((trx) => addUnit(trx, workspace.id, body.unit)),
+  ({ write, workspace, body }) => write((trx) => addUnit(trx, workspace.id, body.unit)),
   { status: 201 },
 );

@@ -8,16 +8,16 @@ const Body = z.strictObject({ version: z.number().int(), mark: MarkSchema });
 /** POST a person's word on a description: 201 with the marks, 400, 404, 409 changed meanwhile. */
 export const POST = endpoint(
   Body,
-  ({ db, workspace, params, body }) =>
-    db.transaction(async (trx) => {
-      const { description, version } = await addMark(
+  ({ write, workspace, params, body }) =>
+    write(async (trx) => {
+      const { description, version, editId } = await addMark(
         trx,
         workspace.id,
         params.descriptionId ?? '',
         body.version,
         body.mark,
       );
-      return { marks: description.marks, version };
+      return { marks: description.marks, version, editId };
     }),
   { status: 201 },
 );

@@ -8,7 +8,7 @@ const Body = z.strictObject({ channel: ChannelSchema });
 /** POST a channel with an id made by the client: 201 with its version, 400, 404, 409 when the id is another channel's. */
 export const POST = endpoint(
   Body,
-  ({ db, workspace, params, body }) =>
-    db.transaction((trx) => addChannel(trx, workspace.id, params.planId ?? '', body.channel)),
+  ({ write, workspace, params, body }) =>
+    write((trx) => addChannel(trx, workspace.id, params.planId ?? '', body.channel)),
   { status: 201 },
 );

@@ -1,14 +1,16 @@
-import { writePlan } from '@umbrex/core/formats';
+import { maskSecretTones, writePlan } from '@umbrex/core/formats';
 import type { APIRoute } from 'astro';
+import { allows } from '@/server/auth/roles';
 import { endpoint } from '@/server/endpoint';
 import { loadPlan } from '@/server/repositories/plans';
 
-const load = endpoint(
-  null,
-  async ({ db, workspace, params }) => (await loadPlan(db, workspace.id, params.planId ?? '')).plan,
-);
+const load = endpoint(null, async ({ db, workspace, session, params, url }) => {
+  const { plan } = await loadPlan(db, workspace.id, params.planId ?? '');
+  const isPublic = !allows(session.role, 'member') || url.searchParams.has('public');
+  return isPublic ? maskSecretTones(plan) : plan;
+});
 
-/** GET a plan as the document that others read, as a download: 200, 404. */
+/** GET a plan as the document that others read, as a download; `?public` and observers get secret tones masked: 200, 404. */
 export const GET: APIRoute = async (context) => {
   const answer = await load(context);
   if (!answer.ok) return answer;

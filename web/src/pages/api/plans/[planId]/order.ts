@@ -8,8 +8,8 @@ const Body = z.strictObject({
 });
 
 /** PUT the order of a plan's channels: 200 with the edit, 400, 404, 409 changed meanwhile (with the newer plan). */
-export const PUT = endpoint(Body, ({ db, workspace, params, body }) =>
-  db.transaction(async (trx) => ({
+export const PUT = endpoint(Body, ({ write, workspace, params, body }) =>
+  write(async (trx) => ({
     editId: await saveOrder(trx, workspace.id, params.planId ?? '', body.version, body.order),
   })),
 );

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { starterSets } from '@umbrex/core/listing';
+import { headOf } from '@umbrex/core/model';
 import { z } from 'zod';
 import { endpoint } from '@/server/endpoint';
 import { BadInput } from '@/server/problem';
@@ -11,8 +12,8 @@ const Body = z.strictObject({ set: z.string().max(40), version: z.number().int()
 /** POST a starter set: a group of its own with all its channels, in one move; 201, 400 no such set here, 409 changed meanwhile. */
 export const POST = endpoint(
   Body,
-  ({ db, workspace, params, body }) =>
-    db.transaction(async (trx) => {
+  ({ write, workspace, params, body }) =>
+    write(async (trx) => {
       const planId = params.planId ?? '';
       const { plan } = await loadPlan(trx, workspace.id, planId);
       const set = starterSets(plan.country).find(({ id }) => id === body.set);
@@ -21,13 +22,10 @@ export const POST = endpoint(
           { code: 'dangling-reference', severity: 'error', path: '/set', what: 'starter set', id: body.set },
         ]);
       const group = { id: randomUUID(), name: set.title.slice(0, 40), note: '' };
-      const { name, country, receivePolicy, licensed, groups } = plan;
+      const head = headOf(plan);
       await savePlanHead(trx, workspace.id, planId, body.version, {
-        name,
-        country,
-        receivePolicy,
-        licensed,
-        groups: [...groups, group],
+        ...head,
+        groups: [...head.groups, group],
       });
       for (const draft of set.channels)
         await addChannel(trx, workspace.id, planId, { id: randomUUID(), groupId: group.id, ...draft });

@@ -1,0 +1,170 @@
+import { fileURLToPath } from 'node:url';
+import { reviewPlan } from '@umbrex/core/check';
+import type { Finding } from '@umbrex/core/findings';
+import { fitDevice, fitPlan, numberFleet, numberingKinds, numberingWishes } from '@umbrex/core/fit';
+import { prepare, talkers } from '@umbrex/core/flow';
+import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
+import type { Description, Plan } from '@umbrex/core/model';
+import { adviseTones } from '@umbrex/core/tones';
+import { shippedDescriptions } from '../../devices/read';
+import { type Outcome, parseOptions, readDevices, readFile, readUnitFile, UsageError } from './read';
+
+export function devicePaths(words: readonly string[]): string[] {
+  const paths: string[] = [];
+  for (let i = 0; i < words.length; i += 2) {
+    const path = words[i + 1];
+    if (words[i] !== '--device' || path === undefined) throw new UsageError();
+    paths.push(path);
+  }
+  return paths;
+}
+
+export function advise(path: string, words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const channel = plan.value.channels.find(({ name }) => name === values.channel);
+  if (!channel) throw new UsageError();
+  const devices = readDevices(values.device ?? []);
+  if (!devices.ok) return devices.outcome;
+  const { ranked, ...rest } = adviseTones(channel, plan.value, talkers(channel, plan.value, devices.value));
+  return { ok: true, json: { channel: channel.name, ranked: ranked.slice(0, 10), ...rest } };
+}
+
+export function memory(command: 'memory' | 'compare', path: string, words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  const [devicePath, ...more] = values.device ?? [];
+  if (devicePath === undefined || more.length > 0 || (command === 'compare') !== (values.read !== undefined))
+    throw new UsageError();
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const device = readFile(devicePath, readDescription);
+  if (!device.ok) return { ok: false, json: { ok: false, file: devicePath, findings: device.findings } };
+  const { slots } = fitPlan(plan.value, fitDevice(device.value)).image;
+  if (values.read === undefined) return { ok: true, json: writeMemory(device.value, slots) };
+  const read = readFile(values.read, readMemory);
+  if (!read.ok) return { ok: false, json: { ok: false, file: values.read, findings: read.findings } };
+  const found = compareMemory(device.value, slots, read.value);
+  const ok = found.findings.length === 0 && found.differences.length === 0;
+  return { ok, json: { ok, ...found } };
+}
+
+export function number(path: string, words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  if (values.fleet === undefined) throw new UsageError();
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const fleet = readFile(values.fleet, readUnitFile);
+  if (!fleet.ok) return { ok: false, json: { ok: false, file: values.fleet, findings: fleet.findings } };
+  const devices = readDevices(values.device ?? []);
+  if (!devices.ok) return devices.outcome;
+  const known = new Set(devices.value.map(({ id }) => id));
+  const stray = fleet.value.find(({ descriptionId }) => !known.has(descriptionId));
+  if (stray) {
+    const finding: Finding = {
+      code: 'dangling-reference',
+      severity: 'error',
+      path: `/${fleet.value.indexOf(stray)}/descriptionId`,
+      what: 'description',
+      id: stray.descriptionId,
+    };
+    return { ok: false, json: { ok: false, file: values.fleet, findings: [finding] } };
+  }
+  const kinds = numberingKinds(fleet.value, devices.value);
+  const { channels, total, bound, firstFit, findings } = numberFleet(
+    plan.value,
+    kinds,
+    numberingWishes(plan.value),
+  );
+  const names = new Map(plan.value.channels.map((c) => [c.id, c.name]));
+  const rows = channels.map((row) => ({ channel: names.get(row.channelId), ...row }));
+  const ok = findings.length === 0;
+  return { ok, json: { ok, total, bound, gap: bound - total, firstFit, findings, channels: rows } };
+}
+
+export function check(path: string): Outcome {
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const today = new Date().toISOString().slice(0, 10);
+  const found = reviewPlan(plan.value, { today });
+  const ok = found.every(({ finding }) => finding.severity !== 'error');
+  const findings = found.map(({ finding: { source, ...finding }, next, repair }) => ({
+    ...finding,
+    citation: source ?? null,
+    next,
+    repair: repair?.code ?? null,
+  }));
+  return { ok, json: { ok, findings } };
+}
+
+export function onPlan(command: 'fit' | 'prove', planPath: string, paths: readonly string[]): Outcome {
+  const plan = readFile(planPath, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: planPath, findings: plan.findings } };
+  const devices = readDevices(paths);
+  if (!devices.ok) return devices.outcome;
+  if (command === 'fit') return fit(plan.value, devices.value);
+  // Of the shipped ones those whose keys are described; one that is named is always tried.
+  const tried = paths.length > 0 ? devices.value : devices.value.filter(({ recipes }) => recipes);
+  return proveAll(plan.value, tried);
+}
+
+function fit(plan: Plan, devices: readonly Description[]): Outcome {
+  const names = new Map(plan.channels.map((c) => [c.id, c.name]));
+  const json = devices.map((device) => ({
+    device: device.id,
+    channels: fitPlan(plan, fitDevice(device)).cells.map(({ channelId, verdict, slot, name, findings }) => ({
+      channel: names.get(channelId),
+      channelId,
+      verdict: VERDICT_WORDS[verdict],
+      slot,
+      name,
+      findings,
+    })),
+  }));
+  return { ok: true, json: { ok: true, devices: json } };
+}
+
+const VERDICT_WORDS = {
+  full: 'full',
+  adapted: 'adapted',
+  listen: 'listen only',
+  no: 'not possible',
+  unknown: 'unknown',
+} as const;
+
+const DEMO_PLAN = fileURLToPath(new URL('../../demo/ostrel-plan.json', import.meta.url));
+
+/** Every pattern, the ones whose keys nobody has described among them: those cannot be proven, and say so. */
+export function provePatterns([path = DEMO_PLAN, ...more]: readonly string[]): Outcome {
+  if (more.length > 0) throw new UsageError();
+  const plan = readFile(path, readPlan);
+  if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
+  const patterns = shippedDescriptions().map((description) => {
+    const { sheet, proof } = prepare(plan.value, description);
+    return {
+      id: description.id,
+      proven: proof.proven,
+      steps: sheet.steps.length,
+      presses: sheet.presses,
+      firstDifference: proof.firstDifference,
+    };
+  });
+  return { ok: patterns.every(({ proven }) => proven), json: { patterns } };
+}
+
+function proveAll(plan: Plan, devices: readonly Description[]): Outcome {
+  const json = devices.map((device) => {
+    const { sheet, proof } = prepare(plan, device);
+    return {
+      device: device.id,
+      steps: sheet.steps.length,
+      presses: sheet.presses,
+      minutes: Math.round(proof.minutes * 10) / 10,
+      proven: proof.proven,
+      slowToo: proof.slowToo,
+      firstDifference: proof.firstDifference,
+    };
+  });
+  const ok = json.every((device) => device.proven);
+  return { ok, json: { ok, devices: json } };
+}

@@ -1,0 +1,74 @@
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import type { Finding, Result } from '@umbrex/core/findings';
+import { readDescription, shapeFindings } from '@umbrex/core/formats';
+import { type Description, type Unit, UnitSchema } from '@umbrex/core/model';
+import { shippedDescriptions } from '../../devices/read';
+
+/** What a command came to: a JSON value and whether it is fine. */
+export interface Outcome {
+  readonly json: unknown;
+  readonly ok: boolean;
+}
+
+export class UsageError extends Error {}
+
+export function parseOptions(words: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...words],
+      options: {
+        service: { type: 'string' },
+        channel: { type: 'string' },
+        fleet: { type: 'string' },
+        read: { type: 'string' },
+        device: { type: 'string', multiple: true },
+        pair: { type: 'boolean' },
+        licence: { type: 'string', multiple: true },
+      },
+    });
+  } catch {
+    throw new UsageError();
+  }
+}
+
+export function readFile<T>(path: string, read: (text: string) => Result<T>): Result<T> {
+  try {
+    return read(readFileSync(path, 'utf8'));
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    const finding: Finding = { code: 'file-unreadable', severity: 'error', path: '', detail };
+    return { ok: false, findings: [finding] };
+  }
+}
+
+/** The descriptions in the files, or the shipped ones where none is named. */
+export function readDevices(
+  paths: readonly string[],
+): { ok: true; value: Description[] } | { ok: false; outcome: Outcome } {
+  const value: Description[] = paths.length === 0 ? shippedDescriptions() : [];
+  for (const path of paths) {
+    const device = readFile(path, readDescription);
+    if (!device.ok)
+      return {
+        ok: false,
+        outcome: { ok: false, json: { ok: false, file: path, findings: device.findings } },
+      };
+    value.push(device.value);
+  }
+  return { ok: true, value };
+}
+
+export function readUnitFile(text: string): Result<Unit[]> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    return { ok: false, findings: [{ code: 'document-not-json', severity: 'error', path: '', detail }] };
+  }
+  const units = UnitSchema.array().safeParse(value);
+  return units.success
+    ? { ok: true, value: units.data, findings: [] }
+    : { ok: false, findings: shapeFindings(units.error) };
+}

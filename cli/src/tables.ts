@@ -1,0 +1,66 @@
+import { SERVICE_IDS, SERVICES, serviceChannel } from '@umbrex/core/facts';
+import { readDescription } from '@umbrex/core/formats';
+import { readLine, readTone } from '@umbrex/core/listing';
+import { bareChannel, sameOnAir } from '@umbrex/core/model';
+import { type HeldLicence, transmitRule } from '@umbrex/core/rules';
+import { type Outcome, parseOptions, readFile, UsageError } from './read';
+
+export function tone(text: string): Outcome {
+  const { tone: found, questions } = readTone(text);
+  const ok = found !== undefined;
+  return { ok, json: { ok, tone: found ?? null, sameAs: ok ? sameOnAir(found) : [], questions } };
+}
+
+export function channel(text: string): Outcome {
+  const reading = readLine(text);
+  return { ok: reading.ok, json: reading };
+}
+
+export function service(id: string): Outcome {
+  const found = SERVICE_IDS.find((known) => known === id);
+  if (!found) throw new UsageError();
+  const { title, citation, channels } = SERVICES[found];
+  return {
+    ok: true,
+    json: {
+      id,
+      title,
+      citation,
+      channels: channels.map(({ name, receiveHz, transmitHz, maxPowerW, powerBasis, bandwidthHz }) => ({
+        name,
+        receiveHz,
+        transmitHz,
+        maxPowerW,
+        powerBasis,
+        bandwidthHz,
+      })),
+    },
+  };
+}
+
+export function rules(words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  const id = SERVICE_IDS.find((known) => known === values.service);
+  const row = id && values.channel ? serviceChannel(id, values.channel, values.pair ?? false) : undefined;
+  const [path, ...more] = values.device ?? [];
+  if (!id || !row || path === undefined || more.length > 0) throw new UsageError();
+  const device = readFile(path, readDescription);
+  if (!device.ok) return { ok: false, json: { ok: false, file: path, findings: device.findings } };
+  const licences = (values.licence ?? []).map((text): HeldLicence => {
+    const [of = '', holds = 'own'] = text.split(':');
+    if (holds !== 'own' && holds !== 'family' && holds !== 'employer') throw new UsageError();
+    return { service: of, holds, expires: '9999-12-31' };
+  });
+  const { country } = SERVICES[id];
+  const rule = transmitRule(
+    bareChannel({ name: row.name, receiveHz: row.receiveHz, transmitHz: row.transmitHz, service: id }),
+    device.value,
+    { country },
+    licences,
+  );
+  const json =
+    rule.may === 'transmit'
+      ? { ...rule, service: rule.service.id, checkLocalRules: true }
+      : { ...rule, checkLocalRules: true };
+  return { ok: true, json: { channel: row.name, ...json } };
+}

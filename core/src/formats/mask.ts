@@ -1,0 +1,20 @@
+import type { Plan } from '../model/index';
+
+/**
+ * A plan as those may see it who are not members: tones that the group keeps to itself are gone, and stand as unknown. A
+ * tone that is kept secret is no security: anybody with a receiver can find it out.
+ */
+export function maskSecretTones(plan: Plan): Plan {
+  return {
+    ...plan,
+    channels: plan.channels.map((channel) =>
+      channel.tonesSecret
+        ? {
+            ...channel,
+            transmitTone: channel.transmitHz === null ? 'off' : 'unknown',
+            receiveTone: 'unknown',
+          }
+        : channel,
+    ),
+  };
+}

@@ -1,0 +1,127 @@
+import { z } from 'zod';
+import type { Finding, Result } from '../findings/index';
+import { type Description, listItems, type Native, slotsOf } from '../model/index';
+import { shapeFindings } from './document';
+
+export const MEMORY_FORMAT = 'umbrex/memory@1';
+
+/** What a set's memory holds, place by place, in the set's own words; frequencies in hertz. For programs that load sets by cable or app. */
+export const MemoryDocumentSchema = z.strictObject({
+  format: z.literal(MEMORY_FORMAT),
+  descriptionId: z.string().min(1).max(42),
+  slots: z
+    .array(
+      z.strictObject({
+        number: z.number().int().min(0),
+        label: z.string().max(32),
+        values: z.record(z.string(), z.union([z.string(), z.number()])),
+      }),
+    )
+    .max(10_000),
+});
+export type MemoryDocument = z.infer<typeof MemoryDocumentSchema>;
+
+/** Places with what each shall hold, by field. */
+type Wanted = ReadonlyMap<number, { readonly values: Readonly<Record<string, Native>> }>;
+
+/** Writes the places of an image as a document; only fields that can be set in the way this set is loaded are in it. */
+export function writeMemory(description: Description, wanted: Wanted): MemoryDocument {
+  const shown = shower(description);
+  return {
+    format: MEMORY_FORMAT,
+    descriptionId: description.id,
+    slots: slotsOf(description).flatMap((slot) => {
+      const values = wanted.get(slot.number)?.values;
+      if (!values) return [];
+      const kept = Object.entries(values).filter(([field]) => slot.settable.includes(field));
+      return [
+        {
+          number: slot.number,
+          label: slot.label,
+          values: Object.fromEntries(kept.map(([field, value]) => [field, shown(field, value)])),
+        },
+      ];
+    }),
+  };
+}
+
+/** Reads a document that came back from a set. */
+export function readMemory(text: string): Result<MemoryDocument> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    return { ok: false, findings: [{ code: 'document-not-json', severity: 'error', path: '', detail }] };
+  }
+  const parsed = MemoryDocumentSchema.safeParse(value);
+  return parsed.success
+    ? { ok: true, value: parsed.data, findings: [] }
+    : { ok: false, findings: shapeFindings(parsed.error) };
+}
+
+/** One place in which a set differs from what it should hold. `has` is `null` where the place or the value is missing. */
+export interface MemoryDifference {
+  readonly number: number;
+  readonly label: string;
+  readonly title: string;
+  readonly wanted: string;
+  readonly has: string | null;
+}
+
+/**
+ * Compares what was read back with what should be there. Places that the plan does not use are the holder's own and are passed
+ * over. A document of another kind of set is a finding.
+ */
+export function compareMemory(
+  description: Description,
+  wanted: Wanted,
+  read: MemoryDocument,
+): { findings: Finding[]; differences: MemoryDifference[]; same: number } {
+  if (read.descriptionId !== description.id)
+    return {
+      findings: [
+        {
+          code: 'document-shape',
+          severity: 'error',
+          path: '/descriptionId',
+          detail: `of ${read.descriptionId}, not of ${description.id}`,
+        },
+      ],
+      differences: [],
+      same: 0,
+    };
+  const titles = new Map(description.fields.map(({ id, title }) => [id, title]));
+  const has = new Map(read.slots.map(({ number, values }) => [number, values]));
+  let same = 0;
+  const differences = writeMemory(description, wanted).slots.flatMap(({ number, label, values }) => {
+    const there = has.get(number);
+    const found = Object.entries(values).flatMap(([field, value]): MemoryDifference[] => {
+      const now = there?.[field];
+      if (now === value) return [];
+      return [
+        {
+          number,
+          label,
+          title: titles.get(field) ?? field,
+          wanted: String(value),
+          has: now === undefined ? null : String(now),
+        },
+      ];
+    });
+    if (found.length === 0) same++;
+    return found;
+  });
+  return { findings: [], differences, same };
+}
+
+function shower(description: Description): (field: string, value: Native) => string | number {
+  const lists = Object.fromEntries(
+    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
+  );
+  const fields = new Map(description.fields.map((field) => [field.id, field]));
+  return (id, value) => {
+    const list = fields.get(id)?.list;
+    return list === undefined ? value : (lists[list]?.[Number(value)]?.shown ?? value);
+  };
+}

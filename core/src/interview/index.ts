@@ -1,0 +1,2 @@
+export * from './interview';
+export * from './questions';

@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { LineSchema } from './channel';
+
+const line = LineSchema.trim();
+
+/** A net or an event: when and where on the air, who leads, which role is on which channel, who checked in. */
+export const NetSchema = z.strictObject({
+  id: z.uuid(),
+  name: line.min(1).max(60),
+  /** The time on the clocks of its zone. */
+  startsAt: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'a day and a time, as 2026-12-01T19:00'),
+  timeZone: z.string().refine(isTimeZone, 'a time zone such as America/New_York'),
+  repeats: z.enum(['once', 'daily', 'weekly', 'monthly']).default('once'),
+  channelId: z.uuid().nullable().default(null),
+  fallbackId: z.uuid().nullable().default(null),
+  leader: line.max(60).default(''),
+  roles: z
+    .array(z.strictObject({ name: line.min(1).max(40), who: line.max(60), channelId: z.uuid().nullable() }))
+    .max(40)
+    .default([]),
+  checkIns: z
+    .array(z.strictObject({ who: line.min(1).max(60), at: z.iso.datetime(), note: line.max(200) }))
+    .max(500)
+    .default([]),
+  note: LineSchema.max(400).default(''),
+});
+export type Net = z.infer<typeof NetSchema>;
+
+function isTimeZone(zone: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+}

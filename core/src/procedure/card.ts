@@ -1,0 +1,45 @@
+import type { Image } from '../fit/index';
+import { type Description, listItems, slotsOf } from '../model/index';
+import { mhzText } from '../units/index';
+
+/** One value to set, in the set's own words. */
+export interface CardValue {
+  readonly title: string;
+  readonly shown: string;
+  /** It stands so from the factory: to be looked at, not to be set. */
+  readonly isThere: boolean;
+}
+
+/** One place of the set with every value it shall have, in the order in which the set has its items. */
+export interface CardSlot {
+  readonly number: number;
+  readonly label: string;
+  readonly channelIds: readonly string[];
+  readonly values: readonly CardValue[];
+}
+
+/**
+ * What to set on a device whose keys nobody has described: per place its values, in the device's words and order, as it shows them.
+ * Nothing here says how; that is in its own manual.
+ */
+export function valuesCard(description: Description, image: Image): CardSlot[] {
+  const lists = Object.fromEntries(
+    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
+  );
+  return slotsOf(description).flatMap((slot): CardSlot[] => {
+    const wanted = image.slots.get(slot.number);
+    if (!wanted) return [];
+    const values = description.fields.flatMap((field): CardValue[] => {
+      const value = wanted.values[field.id];
+      if (value === undefined || !slot.settable.includes(field.id)) return [];
+      const shown =
+        field.list === undefined
+          ? field.holds === 'receiveHz'
+            ? `${mhzText(Number(value))} MHz`
+            : String(value)
+          : (lists[field.list]?.[Number(value)]?.shown ?? String(value));
+      return [{ title: field.title, shown, isThere: wanted.present?.[field.id] === value }];
+    });
+    return [{ number: slot.number, label: slot.label, channelIds: wanted.channelIds, values }];
+  });
+}

@@ -1,0 +1,34 @@
+import type { Image } from '../fit/index';
+import { type Description, type SlotContent, slotsOf } from '../model/index';
+import { slotReader } from './decode';
+import type { Sheet } from './sheet';
+
+/** One place of a set: what it shall hold, what it held before, and whether a sheet changes it. */
+export interface SlotLine {
+  readonly number: number;
+  readonly label: string;
+  readonly channelIds: readonly string[];
+  readonly content: SlotContent;
+  readonly before: SlotContent | null;
+  readonly changes: boolean;
+}
+
+/** The places of an image in the set's order, to be read back after the steps, and to see what goes. */
+export function readBackLines(description: Description, image: Image, sheet: Sheet): SlotLine[] {
+  const read = slotReader(description);
+  const changed = new Set(sheet.steps.map(({ slotNumber }) => slotNumber));
+  return slotsOf(description).flatMap((slot): SlotLine[] => {
+    const wanted = image.slots.get(slot.number);
+    if (!wanted) return [];
+    return [
+      {
+        number: slot.number,
+        label: slot.label,
+        channelIds: wanted.channelIds,
+        content: wanted.content,
+        before: read(slot, wanted.present),
+        changes: changed.has(slot.number),
+      },
+    ];
+  });
+}

@@ -1,0 +1,4 @@
+export * from './columns';
+export * from './numbers';
+export * from './read';
+export * from './write';

@@ -1,0 +1,56 @@
+import type { Description, Licence, Person, Team, Unit } from '../model/index';
+import { PEOPLE_COLUMNS, UNIT_COLUMNS } from './columns';
+import { numbersText } from './numbers';
+
+/** People as the rows of a table with a header, such that reading it gives the same people. */
+export function peopleTable(people: readonly Person[], teams: readonly Team[]): string[][] {
+  const team = new Map(teams.map(({ id, name }) => [id, name]));
+  return [
+    PEOPLE_COLUMNS.map(({ title }) => title),
+    ...people.map((person) => [
+      person.name,
+      person.contact,
+      person.licences.map(licenceText).join('; '),
+      person.teamIds.flatMap((id) => team.get(id) ?? []).join('; '),
+      person.note,
+    ]),
+  ];
+}
+
+/** Devices as the rows of a table with a header. */
+export function unitTable(
+  units: readonly Unit[],
+  people: readonly Person[],
+  descriptions: readonly Pick<Description, 'id' | 'title'>[],
+): string[][] {
+  const person = new Map(people.map(({ id, name }) => [id, name]));
+  const title = new Map(descriptions.map((description) => [description.id, description.title]));
+  return [
+    UNIT_COLUMNS.map((column) => column.title),
+    ...units.map((unit) => [
+      unit.nickname,
+      title.get(unit.descriptionId) ?? unit.descriptionId,
+      (unit.personId && person.get(unit.personId)) || unit.holder,
+      unit.serial,
+      unit.firmware,
+      unit.fleetId,
+      unit.accessories,
+      unit.batteryChanged,
+      numbersText(unit.keeps),
+      unit.note,
+    ]),
+  ];
+}
+
+/** A licence as one line, as it is read again. */
+export function licenceText({ service, holds, expires, callSign, class: grade }: Licence): string {
+  return [service, holds, expires === 'unknown' ? '' : expires, callSign, grade].filter(Boolean).join(' ');
+}
+
+/**
+ * A cell that no spreadsheet takes for a formula: an apostrophe goes before what could begin one.
+ * Source: OWASP, CSV Injection.
+ */
+export function safeCell(text: string): string {
+  return /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+}

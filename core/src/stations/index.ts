@@ -1,0 +1,4 @@
+export * from './geojson';
+export * from './preconditions';
+export * from './request';
+export * from './view';

@@ -1,0 +1,127 @@
+import { reviewPlan } from '../check/index';
+import type { Board } from '../fit/index';
+import type { Description, Person, Plan, Station, Unit } from '../model/index';
+import { daysBetween, reviewStation } from '../stations/index';
+
+/** What needs somebody now, by kind, with the things it is about and the view in which it is done. */
+export interface Due {
+  readonly code:
+    | 'findings-to-mend'
+    | 'findings-to-ask'
+    | 'cells-unknown'
+    | 'units-to-confirm'
+    | 'units-behind'
+    | 'units-picked-tone'
+    | 'units-faulty'
+    | 'batteries-due'
+    | 'batteries-unknown'
+    | 'licences-over'
+    | 'licences-ending'
+    | 'licences-unknown'
+    | 'permissions'
+    | 'station-questions';
+  readonly items: readonly DueItem[];
+}
+export interface DueItem {
+  readonly id: string;
+  readonly name: string;
+  readonly on?: string;
+}
+
+export interface Standing {
+  readonly plan: Plan;
+  readonly board: Board;
+  readonly people: readonly Person[];
+  readonly units: readonly Unit[];
+  readonly descriptions: readonly Pick<Description, 'id' | 'firmware'>[];
+  readonly stations: readonly Station[];
+  /** As YYYY-MM-DD. */
+  readonly today: string;
+}
+
+/** A cell is due a year after it was changed, a licence is soon over two months before (common practice). */
+const BATTERY_DAYS = 365;
+const LICENCE_DAYS = 60;
+
+/** Gathers what needs somebody now, the most pressing first; kinds with nothing in them are left out. */
+export function whatIsDue(standing: Standing): Due[] {
+  const { today, units, people, stations } = standing;
+  const named = (unit: Unit): DueItem => ({ id: unit.id, name: unit.nickname });
+  const found = (code: Due['code'], items: readonly DueItem[]): Due[] =>
+    items.length > 0 ? [{ code, items }] : [];
+  const plan = planItems(standing);
+  const versions = new Map(standing.descriptions.map(({ id, firmware }) => [id, firmware]));
+  const changedDays = ({ batteryChanged }: Unit) =>
+    batteryChanged === 'unknown' ? undefined : daysBetween(batteryChanged, today);
+  const licences = people.flatMap((person) =>
+    person.licences.map(({ expires }) => ({ id: person.id, name: person.name, on: expires })),
+  );
+  const known = licences.filter(({ on }) => on !== 'unknown');
+  const reviews = stations.map((station) => ({
+    station,
+    codes: reviewStation(station, today).map(({ code }) => code),
+  }));
+  const at = (wanted: (code: string) => boolean) =>
+    reviews.flatMap(({ station, codes }) =>
+      codes.some(wanted) ? [{ id: station.id, name: station.name }] : [],
+    );
+  const isPermission = (code: string) => code.startsWith('permission-') && code !== 'permission-refused';
+  return [
+    ...found('findings-to-mend', plan.fix),
+    ...found(
+      'licences-over',
+      known.filter(({ on }) => on < today),
+    ),
+    ...found(
+      'units-picked-tone',
+      units
+        .filter(({ id }) => standing.board.unitFindings[id]?.some((f) => f.code === 'override-left-on'))
+        .map(named),
+    ),
+    ...found('units-to-confirm', units.filter(({ confirmed }) => !confirmed).map(named)),
+    ...found('findings-to-ask', plan.ask),
+    ...found('cells-unknown', unknownCells(standing)),
+    ...found('permissions', at(isPermission)),
+    ...found(
+      'station-questions',
+      at((code) => !code.startsWith('permission-') && code !== 'station-not-on-air'),
+    ),
+    ...found(
+      'licences-ending',
+      known.filter(({ on }) => on >= today && daysBetween(today, on) <= LICENCE_DAYS),
+    ),
+    ...found(
+      'licences-unknown',
+      licences.filter(({ on }) => on === 'unknown'),
+    ),
+    ...found('units-faulty', units.filter(({ intake }) => Object.values(intake).includes('bad')).map(named)),
+    ...found(
+      'units-behind',
+      units.filter((unit) => !versions.get(unit.descriptionId)?.includes(unit.firmware)).map(named),
+    ),
+    ...found('batteries-due', units.filter((unit) => (changedDays(unit) ?? 0) > BATTERY_DAYS).map(named)),
+    ...found('batteries-unknown', units.filter((unit) => changedDays(unit) === undefined).map(named)),
+  ];
+}
+
+function planItems({ plan, today }: Standing): { fix: DueItem[]; ask: DueItem[] } {
+  const name = new Map(plan.channels.map((channel) => [channel.id, channel.name]));
+  const found = reviewPlan(plan, { today });
+  const of = (next: string) =>
+    [...new Set(found.filter((entry) => entry.next === next).map(({ channelId }) => channelId ?? ''))].map(
+      (id) => ({
+        id,
+        name: name.get(id) ?? plan.name,
+      }),
+    );
+  return { fix: of('fix'), ask: of('ask') };
+}
+
+function unknownCells({ plan, board }: Standing): DueItem[] {
+  const unknown = new Set(
+    board.kinds.flatMap(({ cells }) =>
+      cells.filter(({ verdict }) => verdict === 'unknown').map((cell) => cell.channelId),
+    ),
+  );
+  return plan.channels.filter(({ id }) => unknown.has(id)).map(({ id, name }) => ({ id, name }));
+}

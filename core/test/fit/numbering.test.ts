@@ -1,0 +1,272 @@
+import {
+  assign,
+  fitBoard,
+  fitDevice,
+  fitPlan,
+  type NumberingKind,
+  numberFleet,
+  provenBound,
+} from '@umbrex/core/fit';
+import { type Channel, type Description, DescriptionSchema, type Plan } from '@umbrex/core/model';
+import fc from 'fast-check';
+import highs from 'highs';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED, shipped } from '../support/devices';
+import { anyPlan, channel, OSTREL, plan, unit, uuid } from '../support/plans';
+
+const gains = (most = 6) =>
+  fc.integer({ min: 1, max: most }).chain((rows) =>
+    fc.integer({ min: rows, max: most }).chain((columns) =>
+      fc.array(fc.array(fc.integer({ min: 0, max: 30 }), { minLength: columns, maxLength: columns }), {
+        minLength: rows,
+        maxLength: rows,
+      }),
+    ),
+  );
+
+/** Every way to give each row a column, tried out. */
+function tryAll(gain: readonly (readonly number[])[], row = 0, taken = new Set<number>()): number {
+  if (row === gain.length) return 0;
+  let best = Number.NEGATIVE_INFINITY;
+  for (let column = 0; column < (gain[0]?.length ?? 0); column++) {
+    if (taken.has(column)) continue;
+    taken.add(column);
+    best = Math.max(best, (gain[row]?.[column] ?? 0) + tryAll(gain, row + 1, taken));
+    taken.delete(column);
+  }
+  return best;
+}
+
+describe('the assignment is the best there is', () => {
+  it('on the example of SciPy’s manual for linear_sum_assignment (typed from memory), costs turned round', () => {
+    const cost = [
+      [4, 1, 3],
+      [2, 0, 5],
+      [3, 2, 2],
+    ];
+    const { columnOf, total, bound } = assign(
+      cost.map((row) => row.map((c) => -c)),
+      3,
+    );
+    expect(columnOf).toEqual([1, 0, 2]);
+    expect([-total, -bound]).toEqual([5, 5]);
+  });
+  it('as trying out every one says, and its prices prove it', () =>
+    fc.assert(
+      fc.property(gains(), (gain) => {
+        const { columnOf, total, bound } = assign(gain, gain[0]?.length ?? 0);
+        expect(new Set(columnOf).size).toBe(gain.length);
+        expect(total).toBe(tryAll(gain));
+        expect(bound).toBe(total);
+      }),
+      { numRuns: 400 },
+    ));
+  it('as an independent solver says (HiGHS, through its package)', async () => {
+    const solver = await highs();
+    const random = fc.sample(gains(12), { numRuns: 25, seed: 5 });
+    for (const gain of random) {
+      const columns = gain[0]?.length ?? 0;
+      const x = (i: number, j: number) => `x_${i}_${j}`;
+      const cells = gain.flatMap((row, i) => row.map((value, j) => ({ value, i, j })));
+      const model = [
+        'Maximize',
+        ` obj: ${cells.map(({ value, i, j }) => `${value} ${x(i, j)}`).join(' + ')}`,
+        'Subject To',
+        ...gain.map((row, i) => ` r${i}: ${row.map((_, j) => x(i, j)).join(' + ')} = 1`),
+        ...Array.from(
+          { length: columns },
+          (_, j) => ` c${j}: ${gain.map((_row, i) => x(i, j)).join(' + ')} <= 1`,
+        ),
+        'Binary',
+        ...cells.map(({ i, j }) => ` ${x(i, j)}`),
+        'End',
+      ].join('\n');
+      expect(assign(gain, columns).total).toBe(Math.round(solver.solve(model).ObjectiveValue));
+    }
+  });
+  it('and any prices at all give a bound that holds', () =>
+    fc.assert(
+      fc.property(
+        gains(5),
+        fc.array(fc.integer({ min: -40, max: 40 }), { minLength: 10, maxLength: 10 }),
+        (gain, prices) => {
+          const columns = gain[0]?.length ?? 0;
+          const bound = provenBound(gain, prices.slice(0, gain.length), prices.slice(5, 5 + columns));
+          expect(bound).toBeGreaterThanOrEqual(tryAll(gain));
+        },
+      ),
+    ));
+  it('refuses what is no assignment', () => {
+    expect(() => assign([[1], [2]], 1)).toThrow(RangeError);
+    expect(() => assign([[0.5]], 1)).toThrow(RangeError);
+    expect(() => assign([[1, 2]], 3)).toThrow(RangeError);
+    expect(assign([], 4)).toMatchObject({ total: 0, bound: 0 });
+  });
+});
+
+/** A set of free slots with the given numbers and nothing else to it, that exists only here. */
+function freeSet(id: string, first: number, count: number): Description {
+  const { behaviour: _b, recipes: _r, ...rest } = shipped('page-handheld');
+  const region = rest.regions.find((r) => r.content.kind === 'free');
+  if (!region) throw new Error('no free region');
+  const at = {
+    ...region,
+    id: 'only',
+    first,
+    count,
+    size: count,
+    stride: count,
+    banks: [],
+    label: '{number}',
+  };
+  return DescriptionSchema.parse({
+    ...rest,
+    id,
+    title: id,
+    regions: [{ ...at, keypad: rest.fields.map((f) => f.id) }],
+  });
+}
+const kindOf = (description: Description, weight = 1): NumberingKind => ({
+  key: description.id,
+  device: fitDevice(description),
+  weight,
+});
+const none = { last: {}, pins: {} };
+const gmrs = (name: string, n: number, tier: Channel['tier'] = 'should') =>
+  channel(name, 462.5625 + 0.025 * n, 462.5625 + 0.025 * n, { id: uuid(700 + n), tier, bandwidth: 'narrow' });
+
+describe('one number for each channel across a fleet', () => {
+  it('five channels, four sets, the sum written out', () => {
+    // Sets: P holds 1-2 (three of them), Q holds 2-4, R holds 4-5, S holds 1-5. Values: must 3, should 2, nice 1; gains count double.
+    // By number, the weight of the sets that have it: 1: P3+S = 4, 2: P3+Q+S = 5, 3: Q+S = 2, 4: Q+R+S = 3, 5: R+S = 2.
+    // The two highest values go to 2 and 1, the next ones to 4 and one of 3 and 5:
+    // must at 2: 2·3·5 = 30, should at 1: 2·2·4 = 16, should at 4: 2·2·3 = 12, nice at 3: 2·1·2 = 4, nice at 5: 4. Sum 66.
+    const fleet = [
+      kindOf(freeSet('set-p', 1, 2), 3),
+      kindOf(freeSet('set-q', 2, 3)),
+      kindOf(freeSet('set-r', 4, 2)),
+      kindOf(freeSet('set-s', 1, 5)),
+    ];
+    const five = [
+      gmrs('A', 0, 'nice'),
+      gmrs('B', 1),
+      gmrs('C', 2, 'must'),
+      gmrs('D', 3),
+      gmrs('E', 4, 'nice'),
+    ];
+    const found = numberFleet(plan(five), fleet, none);
+    expect([found.total, found.bound]).toEqual([66, 66]);
+    expect(found.channels.map(({ number }) => number)).toEqual([3, 1, 2, 4, 5]);
+    expect(found.channels.map(({ there, able }) => [there, able])).toEqual([
+      [2, 6],
+      [4, 6],
+      [5, 6],
+      [3, 6],
+      [2, 6],
+    ]);
+    expect(found.channels[2]?.elsewhere).toEqual(['set-r']);
+  });
+  it('keeps a number unless a change gains more than half as much again', () => {
+    const [a] = [gmrs('A', 0)];
+    const at = (weights: readonly [number, number], last: number) => {
+      const fleet = [kindOf(freeSet('one', 1, 1), weights[0]), kindOf(freeSet('two', 2, 1), weights[1])];
+      return numberFleet(plan([a]), fleet, { last: { [a.id]: last }, pins: {} }).channels[0];
+    };
+    expect(at([2, 3], 1)).toMatchObject({ number: 1, kept: true });
+    expect(at([2, 4], 1)).toMatchObject({ number: 2, kept: false });
+  });
+  it('holds pins, says what each costs, and which cannot be', () => {
+    const fleet = [kindOf(freeSet('one', 1, 3), 4), kindOf(freeSet('two', 3, 3), 1)];
+    const [a, b] = [gmrs('A', 0), gmrs('B', 1)];
+    const free = numberFleet(plan([a, b]), fleet, none);
+    const held = numberFleet(plan([a, b]), fleet, { last: {}, pins: { [a.id]: 5, [b.id]: 9 } });
+    expect(held.channels[0]).toMatchObject({ number: 5, pinned: true, there: 1 });
+    // A at 5 is held by one of five: 2·2·1; B takes 3, held by all: 2·2·5. Without the pin: 3 and 1, 2·2·5 + 2·2·4.
+    expect([held.total, free.total]).toEqual([24, 36]);
+    expect(held.channels[0]?.price).toBe(12);
+    expect(held.findings).toEqual([{ code: 'pin-impossible', channelId: b.id, number: 9 }]);
+    const twice = numberFleet(plan([a, b]), fleet, { last: {}, pins: { [a.id]: 3, [b.id]: 3 } });
+    expect(twice.findings).toEqual([{ code: 'pin-twice', channelId: b.id, number: 3 }]);
+  });
+  const fleetOf = (weights: readonly number[]) =>
+    SHIPPED.map((d, i) => kindOf(d, weights[i % weights.length] ?? 1));
+  it('is never worse than first fit, proves itself, gives no number twice, and is the same again', () =>
+    fc.assert(
+      fc.property(
+        anyPlan,
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 3 }),
+        (any: Plan, weights) => {
+          const fleet = fleetOf(weights);
+          const found = numberFleet(any, fleet, none);
+          expect(found.total).toBeGreaterThanOrEqual(found.firstFit);
+          expect(found.bound).toBe(found.total);
+          const numbers = found.channels.flatMap(({ number }) => number ?? []);
+          expect(new Set(numbers).size).toBe(numbers.length);
+          expect(numberFleet(any, fleet, none)).toEqual(found);
+          // What was chosen once is kept when it is asked again.
+          const last = Object.fromEntries(
+            found.channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
+          );
+          expect(numberFleet(any, fleet, { last, pins: {} }).channels.map(({ number }) => number)).toEqual(
+            found.channels.map(({ number }) => number),
+          );
+        },
+      ),
+      { numRuns: 60 },
+    ));
+  it('is where the fit then puts each channel that can sit there', () => {
+    const found = numberFleet(OSTREL, fleetOf([4, 6, 5]), none);
+    const numbers = Object.fromEntries(
+      found.channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
+    );
+    const numbered = { ...OSTREL, numbering: { numbers, pins: [] } };
+    const units = SHIPPED.map((d, i) => unit(i, d.id));
+    for (const kind of fitBoard(numbered, units, SHIPPED).kinds)
+      for (const cell of kind.cells) {
+        const wanted = found.channels.find(({ channelId }) => channelId === cell.channelId);
+        if (!cell.slot || wanted?.number == null || wanted.elsewhere.includes(kind.key)) continue;
+        if (cell.findings.some(({ code }) => code === 'slot-shared')) continue;
+        expect(cell.slot.number, cell.channelId).toBe(wanted.number);
+      }
+  });
+});
+
+describe('more channels than places', () => {
+  const small = freeSet('small-set', 1, 4);
+  const two = (names: readonly [string, number, Channel['tier'], number][]) => {
+    const channels = names.map(([name, n, tier, group]) => ({
+      ...gmrs(name, n, tier),
+      groupId: uuid(group),
+    }));
+    return fitPlan(plan(channels), fitDevice(small)).cells.map(({ slot, findings }) => [
+      slot?.number ?? null,
+      ...findings.flatMap(({ code }) => (['no-free-slot', 'group-split'].includes(code) ? [code] : [])),
+    ]);
+  };
+  it('what must be in goes first, then group by group, and a group that is split says so', () =>
+    expect(
+      two([
+        ['A', 0, 'nice', 1],
+        ['B', 1, 'should', 1],
+        ['C', 2, 'should', 2],
+        ['D', 3, 'should', 1],
+        ['E', 4, 'must', 2],
+        ['F', 5, 'should', 2],
+      ]),
+    ).toEqual([
+      [null, 'no-free-slot', 'group-split'],
+      [2],
+      [4],
+      [3],
+      [1],
+      [null, 'no-free-slot', 'group-split'],
+    ]));
+  it('with places enough, the order of the plan stands', () =>
+    expect(
+      two([
+        ['A', 0, 'nice', 1],
+        ['B', 1, 'must', 2],
+        ['C', 2, 'should', 1],
+      ]),
+    ).toEqual([[1], [2], [3]]));
+});

@@ -1,0 +1,161 @@
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { type Channel, slotsOf } from '@umbrex/core/model';
+import { slotReader, valuesCard } from '@umbrex/core/procedure';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED, shipped } from '../support/devices';
+import { anyPlan, channel, OSTREL, plan, uuid } from '../support/plans';
+import { WEATHER_MARINE_NUMBERS } from '../support/weather';
+
+const fit = (id: string, channels: readonly Channel[], country: 'US' | 'AU' = 'US') =>
+  fitPlan({ ...plan(channels), country }, fitDevice(shipped(id)));
+const cell = (id: string, one: Channel, country: 'US' | 'AU' = 'US') => fit(id, [one], country).cells[0];
+const codes = (id: string, one: Channel) => cell(id, one)?.findings.map(({ code }) => code);
+const kelp = channel('Kelp Stairs', 462.65, 467.65, {
+  transmitTone: '131.8',
+  receiveTone: '131.8',
+  bandwidth: 'wide',
+});
+const card = (id: string, channels: readonly Channel[]) => {
+  const { image } = fit(id, channels);
+  return valuesCard(shipped(id), image).map(({ label, values }) => [
+    label,
+    ...values.map(({ title, shown }) => `${title}: ${shown}`),
+  ]);
+};
+
+describe('the patterns and what makes each of them hard', () => {
+  it('separate items for CTCSS and DCS: the one that is not used is off, in both directions', () => {
+    expect(card('plain-handheld', [kelp])).toEqual([
+      [
+        '27R',
+        'Send CTCSS: 131.8',
+        'Send DCS: OFF',
+        'Hear CTCSS: 131.8',
+        'Hear DCS: OFF',
+        'Power: H',
+        'In the scan: +',
+      ],
+    ]);
+    expect(card('plain-handheld', [{ ...kelp, transmitTone: 'D023I', receiveTone: 'off' }])).toEqual([
+      [
+        '27R',
+        'Send CTCSS: OFF',
+        'Send DCS: D023I',
+        'Hear CTCSS: OFF',
+        'Hear DCS: OFF',
+        'Power: H',
+        'In the scan: +',
+      ],
+    ]);
+  });
+  it('a tone at another position in a list of fourteen; one that is not in it leaves listening', () => {
+    expect(card('zoned-mobile', [kelp])[0]).toContain('Tone position, sent: T11');
+    expect(cell('zoned-mobile', { ...kelp, transmitTone: '136.5' })).toMatchObject({ verdict: 'listen' });
+  });
+  it('a 467 MHz interstitial channel: a mobile listens, so does a hand-held that cannot go down to 0.5 W (47 CFR 95.1763, 95.1767)', () => {
+    const low = channel('Interstitial', 467.5625, 467.5625, { bandwidth: 'narrow' });
+    expect(codes('fleet-mobile', low)).toContain('hand-held-only');
+    expect(codes('guided-handheld', low)).toContain('power-too-high');
+    expect(cell('plain-handheld', low)?.verdict).toBe('full');
+  });
+  it('an amateur or business set on GMRS listens only; the wide-band one never sends anywhere', () => {
+    for (const id of [
+      'amateur-handheld',
+      'cable-handheld',
+      'twostep-mobile',
+      'retired-portable',
+      'wideband-receiver',
+      'bank-scanner',
+    ])
+      expect(cell(id, kelp)?.verdict, id).toBe('listen');
+  });
+  it('the preset page with hidden tones holds no channel of a plan', () => {
+    const { image } = fitPlan(OSTREL, fitDevice(shipped('preset-radio')));
+    expect(Math.max(...image.slots.keys())).toBeLessThanOrEqual(22);
+  });
+  it('a channel that is made by app is set to its width, although such channels begin narrow', () =>
+    expect(card('paired-handheld', [channel('Far', 462.7, 462.7, { bandwidth: 'wide' })])[0]).toContain(
+      'Width: wide',
+    ));
+  it('a frequency that the set counts and does not have cannot be had', () => {
+    expect(card('counting-handheld', [channel('Heard', 462.55, null)])).toEqual([
+      ['1', 'Frequency index: 001', 'Code index: 00'],
+    ]);
+    expect(codes('counting-handheld', channel('Elsewhere', 462.5375, null))).toContain('cannot-receive');
+  });
+  it('memories with holes: the forty-first stands at number 50', () => {
+    const many = Array.from({ length: 41 }, (_, i) =>
+      channel(`Heard ${i}`, 150 + 0.025 * i, null, { id: uuid(900 + i), service: 'other' }),
+    );
+    expect(
+      fit('amateur-handheld', many)
+        .cells.map(({ slot }) => slot?.number)
+        .slice(38),
+    ).toEqual([38, 39, 50]);
+  });
+  it('a zone that only listens is taken first for what is only heard', () =>
+    expect(cell('zoned-mobile', channel('Heard', 460.5, null, { service: 'other' }))?.slot?.label).toBe(
+      '6-1',
+    ));
+  it('the 37th listened channel of a zone stands in the next one, and the total ends before the places do', () => {
+    const many = Array.from({ length: 170 }, (_, i) =>
+      channel(`Heard ${i}`, 411 + 0.025 * i, null, { id: uuid(900 + i), service: 'other' }),
+    );
+    const { cells } = fit('cb-mobile', many, 'AU');
+    expect(cells.map(({ slot }) => slot?.label).slice(35, 37)).toEqual(['Z1 R36', 'Z2 R1']);
+    expect(cells.filter(({ slot }) => slot !== null)).toHaveLength(160);
+    expect(cells.at(-1)?.findings.map(({ code }) => code)).toEqual(['no-free-slot', 'group-split']);
+  });
+  it('173 channels into 160: what must be in is in, and thirteen of the rest are named', () => {
+    const many = Array.from({ length: 173 }, (_, i) =>
+      channel(`Heard ${i}`, 140 + 0.025 * i, null, {
+        id: uuid(900 + i),
+        service: 'other',
+        tier: i >= 150 ? 'must' : 'nice',
+      }),
+    );
+    const { cells } = fit('amateur-handheld', many);
+    expect(cells.slice(150).every(({ slot }) => slot !== null)).toBe(true);
+    expect(cells.filter(({ slot }) => slot === null)).toHaveLength(13);
+  });
+  it('seven letters for forty channels, all different', () => {
+    const many = Array.from({ length: 40 }, (_, i) =>
+      channel(`North Ridge Repeater ${i}`, 150 + 0.025 * i, null, { id: uuid(900 + i), service: 'other' }),
+    );
+    const names = fit('amateur-handheld', many).cells.map(({ name }) => name ?? '');
+    expect(new Set(names).size).toBe(40);
+    expect(names.every((name) => name.length > 0 && name.length <= 7)).toBe(true);
+  });
+  it('weather channels stand under ascending numbers on one alert radio and under the marine ones on the other (NOAA)', () => {
+    const heard = WEATHER_MARINE_NUMBERS.map(([, mhz], i) =>
+      channel(`WX ${mhz}`, mhz, null, { id: uuid(900 + i), service: 'weather' }),
+    );
+    const labels = (id: string) => fit(id, heard).cells.map(({ slot }) => slot?.label);
+    expect(labels('slot-alert')).toEqual(WEATHER_MARINE_NUMBERS.map(([number]) => `WX${number}`));
+    const ascending = [...heard].sort((a, b) => a.receiveHz - b.receiveHz).map(({ id }) => id);
+    expect(labels('menu-alert')).toEqual(heard.map(({ id }) => `CH${ascending.indexOf(id) + 1}`));
+  });
+});
+
+describe('a card of values says what the image holds', () => {
+  it('for any plan on any pattern: every place of the image is on it, and read back it is what was wanted', () =>
+    fc.assert(
+      fc.property(anyPlan, fc.constantFrom(...SHIPPED), (any, description) => {
+        const { image } = fitPlan(any, fitDevice(description));
+        const read = slotReader(description);
+        const slots = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
+        expect(
+          valuesCard(description, image)
+            .map(({ number }) => number)
+            .sort((a, b) => a - b),
+        ).toEqual([...image.slots.keys()].sort((a, b) => a - b));
+        for (const [number, wanted] of image.slots) {
+          const slot = slots.get(number);
+          if (slot)
+            expect(read(slot, wanted.values), `${description.id} ${number}`).toMatchObject(wanted.content);
+        }
+      }),
+      { numRuns: 300 },
+    ));
+});

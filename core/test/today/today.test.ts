@@ -1,0 +1,78 @@
+import { fitBoard } from '@umbrex/core/fit';
+import { type Person, PersonSchema, type Station, StationSchema, type Unit } from '@umbrex/core/model';
+import { whatIsDue } from '@umbrex/core/today';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED, shipped } from '../support/devices';
+import { channel, plan, unit, uuid } from '../support/plans';
+
+const TODAY = '2026-11-25';
+const KELP = channel('Kelp Stairs', 462.65, 467.65, {
+  transmitTone: '131.8',
+  receiveTone: '131.8',
+  bandwidth: 'wide',
+});
+const firmware = shipped('page-handheld').firmware[0] ?? '';
+const well = unit(1, 'page-handheld', { firmware, batteryChanged: '2026-06-01', pickedTone: 'off' });
+
+function due(
+  more: { units?: Unit[]; people?: Person[]; stations?: Station[]; channels?: (typeof KELP)[] } = {},
+) {
+  const { units = [well], people = [], stations = [], channels = [KELP] } = more;
+  const standing = plan(channels);
+  const board = fitBoard(standing, units, SHIPPED);
+  const found = whatIsDue({
+    plan: standing,
+    board,
+    people,
+    units,
+    stations,
+    descriptions: SHIPPED,
+    today: TODAY,
+  });
+  return Object.fromEntries(found.map(({ code, items }) => [code, items.map(({ name }) => name)]));
+}
+const holder = (expires: string) =>
+  PersonSchema.parse({ id: uuid(20), name: 'Ada', licences: [{ service: 'gmrs', holds: 'own', expires }] });
+
+describe('what needs somebody now', () => {
+  it('is nothing where all is known and in order', () => expect(due()).toEqual({}));
+  it.each([
+    [
+      'a battery of a year and a day',
+      { units: [{ ...well, batteryChanged: '2025-11-24' }] },
+      'batteries-due',
+    ],
+    ['a battery nobody knows of', { units: [{ ...well, batteryChanged: 'unknown' }] }, 'batteries-unknown'],
+    ['an older firmware', { units: [{ ...well, firmware: '0.1' }] }, 'units-behind'],
+    ['a set its holder described', { units: [{ ...well, confirmed: false }] }, 'units-to-confirm'],
+    [
+      'a fault found at intake',
+      { units: [{ ...well, intake: { ...well.intake, speaker: 'bad' } }] },
+      'units-faulty',
+    ],
+    ['a licence that ended', { people: [holder('2026-11-24')] }, 'licences-over'],
+    ['a licence on its last day', { people: [holder(TODAY)] }, 'licences-ending'],
+    ['a licence without a day', { people: [holder('unknown')] }, 'licences-unknown'],
+    [
+      'a repeater nobody asked for',
+      { stations: [StationSchema.parse({ id: uuid(30), kind: 'repeater', name: 'Kelp' })] },
+      'permissions',
+    ],
+    [
+      'a channel whose tone nobody knows',
+      { channels: [{ ...KELP, transmitTone: 'unknown' }] },
+      'cells-unknown',
+    ],
+  ] as const)('%s', (_, more, code) => expect(Object.keys(due(more as never))).toContain(code));
+  it('a battery of a year to the day, and a licence with more than two months, can wait', () =>
+    expect(
+      due({ units: [{ ...well, batteryChanged: '2025-11-25' }], people: [holder('2027-01-25')] }),
+    ).toEqual({}));
+  it('the most pressing comes first', () => {
+    const found = due({
+      units: [{ ...well, batteryChanged: '2020-01-01', confirmed: false }],
+      people: [holder('2020-01-01')],
+    });
+    expect(Object.keys(found)).toEqual(['licences-over', 'units-to-confirm', 'batteries-due']);
+  });
+});

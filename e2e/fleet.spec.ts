@@ -1,0 +1,167 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { Fleet, type Served } from '../scripts/fleet';
+
+let fleet: Fleet;
+test.describe.configure({ mode: 'serial' });
+test.beforeAll(() => {
+  fleet = new Fleet();
+});
+test.afterAll(() => fleet.end());
+
+interface State {
+  readonly plan: { id: string; channels: Record<string, unknown>[] };
+  readonly channelVersions: Record<string, number>;
+}
+async function stateOf(served: Served): Promise<State> {
+  const [{ id }] = (await (await served.call('GET', '/api/plans')).json()) as { id: string }[] as [
+    { id: string },
+  ];
+  return (await served.call('GET', `/api/plans/${id}`)).json() as Promise<State>;
+}
+async function signedIn(): Promise<Served> {
+  const served = await fleet.serve();
+  await served.signIn();
+  return served;
+}
+
+test('two servers, 1,000 rival edits: none is lost, and each refused one sees the newer state', async () => {
+  test.setTimeout(300_000);
+  const servers = [await signedIn(), await signedIn()];
+  const [first] = servers as [Served, Served];
+  const { plan, channelVersions } = await stateOf(first);
+  const [channel = {}] = plan.channels;
+  const id = String(channel.id);
+  const path = `/api/channels/${id}`;
+  const started = channelVersions[id] ?? 0;
+  let refused = 0;
+  const saved: number[] = [];
+  /** Writes until 250 edits of its own are saved, each from the newest state it knows. */
+  const rival = async (n: number) => {
+    const served = servers[n % 2] as Served;
+    let version = started;
+    for (let k = 0; k < 250; ) {
+      const note = `rival ${n}, edit ${k}`;
+      const answer = await served.call('PUT', path, { version, channel: { ...channel, note } });
+      const body = await answer.json();
+      if (answer.status === 200) {
+        saved.push(body.version);
+        version = body.version;
+        k++;
+      } else {
+        expect(answer.status).toBe(409);
+        expect(body.current.version).toBeGreaterThan(version);
+        expect(body.current.channel.note).toMatch(/^rival \d, edit \d+$/);
+        version = body.current.version;
+        refused++;
+      }
+    }
+  };
+  await Promise.all(Array.from({ length: 4 }, (_, n) => rival(n)));
+  // Every version from the first to the last was made by exactly one of them.
+  expect(saved.sort((a, b) => a - b)).toEqual(Array.from({ length: 1000 }, (_, i) => started + 1 + i));
+  expect(refused).toBeGreaterThan(100);
+  expect((await stateOf(first)).channelVersions[id]).toBe(started + 1000);
+  for (const served of servers) expect(await served.stop()).toBe(0);
+});
+
+test('what one server writes, a browser at another hears of, without what it is', async () => {
+  const [writer, reader] = [await signedIn(), await signedIn()];
+  await reader.signIn('observer');
+  const stream = await reader.call('GET', '/api/events');
+  expect(stream.headers.get('content-type')).toContain('text/event-stream');
+  const chunks = (stream.body as ReadableStream<Uint8Array>).getReader();
+  let heard = '';
+  const until = async (words: string) => {
+    while (!heard.includes(words)) {
+      const { value, done } = await chunks.read();
+      if (done) throw new Error('the stream ended');
+      heard += new TextDecoder().decode(value);
+    }
+  };
+  await until('retry:');
+  await new Promise((resolve) => setTimeout(resolve, 500)); // the other process is listening by then
+  const id = randomUUID();
+  await writer.call('POST', '/api/people', { value: { id, name: 'Heard of nobody' } });
+  await until(id);
+  expect(heard).toContain('"kind":"person"');
+  expect(heard).not.toContain('Heard of nobody');
+  // A server that is asked to end does not wait for the stream.
+  expect(await reader.stop()).toBe(0);
+  await writer.stop();
+});
+
+test('killed 50 times while it writes: every edit it acknowledged is there, and no import is half there', async () => {
+  test.setTimeout(600_000);
+  const acknowledged: string[] = [];
+  const batches: string[][] = [];
+  let killed = 0;
+  for (let round = 0; round < 50; round++) {
+    const served = await signedIn();
+    let running = true;
+    const write = async () => {
+      while (running) {
+        const id = randomUUID();
+        const single = await served
+          .call('POST', '/api/people', { value: { id, name: `Single ${id}` } })
+          .catch(() => null);
+        if (single?.status === 201) acknowledged.push(id);
+        const ids = Array.from({ length: 12 }, () => randomUUID());
+        batches.push(ids);
+        const people = ids.map((each) => ({ id: each, name: `Batch ${each}` }));
+        const batch = await served.call('POST', '/api/roster/import', { people }).catch(() => null);
+        if (batch?.status === 201) acknowledged.push(...ids);
+      }
+    };
+    const writers = [write(), write()];
+    await new Promise((resolve) => setTimeout(resolve, 60 + ((round * 37) % 190)));
+    await served.kill();
+    killed++;
+    running = false;
+    await Promise.all(writers);
+  }
+  const served = await signedIn();
+  const people = await (await served.call('GET', '/api/roster/export?what=people&as=csv')).text();
+  expect(killed).toBe(50);
+  expect(acknowledged.length).toBeGreaterThan(200);
+  expect(acknowledged.filter((id) => !people.includes(id))).toEqual([]);
+  const there = batches.map((ids) => ids.filter((id) => people.includes(id)).length);
+  expect(there.filter((n) => n !== 0 && n !== 12)).toEqual([]);
+  await served.stop();
+});
+
+test('a backup that is restored gives the same export, to the byte', async () => {
+  const file = join(mkdtempSync('/tmp/umbrex-backup.'), 'all.dump');
+  const exported = async () => {
+    const served = await signedIn();
+    const { plan } = await stateOf(served);
+    const paths = [
+      `/api/plans/${plan.id}/export`,
+      '/api/roster/export?what=people&as=csv',
+      '/api/roster/export?what=devices&as=csv',
+      '/api/stations/geojson',
+    ];
+    const texts = await Promise.all(paths.map(async (path) => (await served.call('GET', path)).text()));
+    return { served, plan, texts };
+  };
+  const before = await exported();
+  fleet.npm('node', ['scripts/backup.mjs', 'backup', file]);
+  const [channel] = before.plan.channels;
+  const { channelVersions } = await stateOf(before.served);
+  await before.served.call('DELETE', `/api/channels/${channel?.id}`, {
+    version: channelVersions[String(channel?.id)],
+  });
+  await before.served.call('POST', '/api/people', { value: { id: randomUUID(), name: 'After the backup' } });
+  await before.served.stop();
+  const changed = await exported();
+  expect(changed.texts).not.toEqual(before.texts);
+  await changed.served.stop();
+  expect(() => fleet.npm('node', ['scripts/backup.mjs', 'restore', file])).toThrow(); // it asks for --replace
+  expect(() => fleet.npm('node', ['scripts/backup.mjs', 'restore', 'package.json', '--replace'])).toThrow();
+  fleet.npm('node', ['scripts/backup.mjs', 'restore', file, '--replace']);
+  const after = await exported();
+  expect(after.texts).toEqual(before.texts);
+  await after.served.stop();
+});

@@ -1,0 +1,36 @@
+import { expect, open, planPath, test } from './support';
+
+test('numbers are worked out with their proof, held fast at a price, taken, and the board follows', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, `${path}/numbers`);
+  await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
+  const number = page.getByLabel('Number of Kelp Stairs');
+  const free = await number.inputValue();
+  await number.fill('99999');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByText('Kelp Stairs cannot be held at 99999: no set here can hold it there.'),
+  ).toBeVisible();
+  await page.getByLabel('Number of Kelp Stairs').fill('45');
+  await page.keyboard.press('Enter');
+  const row = page.getByRole('row', { name: /Kelp Stairs/ });
+  await expect(row).toContainText(/holding it here costs \d+ points/);
+  await expect(row).toContainText(/\d+ of \d+/);
+  await page.getByRole('button', { name: 'Let Kelp Stairs go from 45' }).click();
+  await expect(number).toHaveValue(free);
+  await page.getByRole('button', { name: 'Take these numbers' }).click();
+  await expect(page.getByText('The plan has these numbers')).toBeVisible();
+  await open(page, `${path}/fit`);
+  for (const kind of ['Bank hand-held', 'Page hand-held'])
+    await expect(
+      page.getByRole('button', { name: new RegExp(`^Kelp Stairs on ${kind}: \\w+, .*number ${free}$`) }),
+    ).toBeVisible();
+  // A sheet for numbers that were chosen across the fleet proves like any other.
+  await open(page, `${path}/sheets`);
+  await expect(page.getByText('not proven')).toHaveCount(0);
+  await open(page, `${path}/numbers`);
+  await page.getByRole('button', { name: 'Let each set number by itself' }).click();
+  await expect(page.getByText('So far each kind of set takes its own first places.')).toBeVisible();
+});

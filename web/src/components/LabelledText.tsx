@@ -1,0 +1,48 @@
+import { type HTMLInputAutoCompleteAttribute, useId } from 'react';
+
+interface Props {
+  title: string;
+  value: string;
+  set: (value: string) => void;
+  most?: number;
+  type?: 'text' | 'password';
+  autoComplete?: HTMLInputAutoCompleteAttribute;
+  inputMode?: 'numeric' | 'text';
+  help?: string;
+}
+
+/** A line of text with its title above it, and a word of help below where there is one. */
+export function LabelledText({
+  title,
+  value,
+  set,
+  most = 400,
+  type = 'text',
+  autoComplete = 'off',
+  inputMode = 'text',
+  help,
+}: Props) {
+  const id = useId();
+  return (
+    <div>
+      <label className="block">
+        <span className="muted block text-[0.87rem]">{title}</span>
+        <input
+          className="input input-sm w-full"
+          type={type}
+          value={value}
+          maxLength={most}
+          autoComplete={autoComplete}
+          inputMode={inputMode}
+          onChange={(event) => set(event.target.value)}
+          {...(help && { 'aria-describedby': id })}
+        />
+      </label>
+      {help && (
+        <p id={id} className="muted text-[0.8rem]">
+          {help}
+        </p>
+      )}
+    </div>
+  );
+}

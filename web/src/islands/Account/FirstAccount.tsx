@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { LabelledText } from '../../components/LabelledText';
+import { call } from '../desk/api';
+import { Fault, PASSWORD_HELP } from '../SignIn/fields';
+import { useSend } from './useSend';
+
+/** The first account of a machine that was one’s own until then. */
+export function FirstAccount() {
+  const [form, setForm] = useState({ workspaceName: '', name: '', login: '', password: '' });
+  const { fault, send } = useSend();
+  const set = (part: Partial<typeof form>) => setForm((now) => ({ ...now, ...part }));
+  return (
+    <form
+      className="max-w-xl space-y-3 px-5 py-4 max-md:px-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send(async () => {
+          await call('POST', '/api/accounts/first', form);
+          window.location.assign('/');
+        });
+      }}
+    >
+      <h1 className="text-xl font-bold">The first account</h1>
+      <p className="max-w-prose">
+        So far this is your own machine, and whoever sits at it may do everything. With an account you can
+        invite others, give them roles, and let them in from elsewhere; from then on everybody signs in.
+      </p>
+      <LabelledText
+        title="Name of your group"
+        value={form.workspaceName}
+        set={(workspaceName) => set({ workspaceName })}
+      />
+      <LabelledText title="Your name" value={form.name} set={(name) => set({ name })} autoComplete="name" />
+      <LabelledText
+        title="A name to sign in with"
+        value={form.login}
+        set={(login) => set({ login })}
+        autoComplete="username"
+      />
+      <LabelledText
+        title="A password"
+        type="password"
+        value={form.password}
+        set={(password) => set({ password })}
+        autoComplete="new-password"
+        help={PASSWORD_HELP}
+      />
+      <Fault text={fault} />
+      <button
+        type="submit"
+        className="btn btn-primary btn-sm"
+        disabled={Object.values(form).some((text) => !text.trim())}
+      >
+        Make the account
+      </button>
+    </form>
+  );
+}

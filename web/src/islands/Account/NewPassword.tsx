@@ -1,0 +1,46 @@
+import { useState } from 'react';
+import { LabelledText } from '../../components/LabelledText';
+import { call } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+import { Fault, PASSWORD_HELP } from '../SignIn/fields';
+import { useSend } from './useSend';
+
+/** A new password, by the old one. */
+export function NewPassword() {
+  const [form, setForm] = useState({ old: '', password: '' });
+  const { fault, send } = useSend();
+  return (
+    <form
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send(async () => {
+          await call('PUT', '/api/account/password', form);
+          setForm({ old: '', password: '' });
+          $notice.set({ text: 'The password is changed. Other sessions have ended.', kind: 'done' });
+        });
+      }}
+    >
+      <h2 className="font-bold">Password</h2>
+      <LabelledText
+        title="The one now"
+        type="password"
+        value={form.old}
+        set={(old) => setForm({ ...form, old })}
+        autoComplete="current-password"
+      />
+      <LabelledText
+        title="A new one"
+        type="password"
+        value={form.password}
+        set={(password) => setForm({ ...form, password })}
+        autoComplete="new-password"
+        help={PASSWORD_HELP}
+      />
+      <Fault text={fault} />
+      <button type="submit" className="btn btn-outline btn-sm" disabled={!form.old || !form.password}>
+        Change the password
+      </button>
+    </form>
+  );
+}

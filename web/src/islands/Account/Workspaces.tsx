@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { LabelledText } from '../../components/LabelledText';
+import { call } from '../desk/api';
+import { Fault } from '../SignIn/fields';
+import type { AccountProps } from './AccountDesk';
+import { useSend } from './useSend';
+
+/** The groups that an account belongs to, and for a coordinator a further one. */
+export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspaces' | 'mayStart'>) {
+  const [name, setName] = useState('');
+  const { fault, send } = useSend();
+  const start = async () => {
+    await call('POST', '/api/workspaces', { name: name.trim() });
+    window.location.assign('/');
+  };
+  return (
+    <section>
+      <h2 className="font-bold">Groups you belong to</h2>
+      <ul>
+        {workspaces.map(({ id, name, now }) => (
+          <li key={id} className="flex items-center gap-3 py-1">
+            {name}
+            {now ? (
+              <span className="muted">here now</span>
+            ) : (
+              <button
+                type="button"
+                className="btn btn-outline btn-xs"
+                onClick={() =>
+                  void call('PUT', '/api/session/workspace', { workspaceId: id }).then(() =>
+                    window.location.assign('/'),
+                  )
+                }
+              >
+                Go there
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {mayStart && (
+        <form
+          className="mt-2 space-y-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send(start);
+          }}
+        >
+          <LabelledText title="Another group, with a plan and people of its own" value={name} set={setName} />
+          <Fault text={fault} />
+          <button type="submit" className="btn btn-outline btn-sm" disabled={!name.trim()}>
+            Start it
+          </button>
+        </form>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+
+export interface HistoryEntry {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly what: string;
+  readonly changes: readonly string[];
+  readonly undoes: boolean;
+  readonly undone: boolean;
+  /** What the button that takes it back says; `null` where that can no longer be done. */
+  readonly back: 'Undo' | 'Bring back' | null;
+}
+
+/** The edits of a workspace, newest first, each with the way to take it back. */
+export function HistoryList({ entries }: { entries: readonly HistoryEntry[] }) {
+  const [busy, setBusy] = useState<string | null>(null);
+  const undo = async (id: string) => {
+    setBusy(id);
+    try {
+      await call('POST', `/api/edits/${id}/undo`, {});
+      window.location.reload();
+    } catch (error) {
+      $notice.set({
+        text:
+          error instanceof Refusal && error.status === 409
+            ? 'The same thing was changed since. Undo that first.'
+            : failureText(error),
+        kind: 'failed',
+      });
+      setBusy(null);
+    }
+  };
+  return (
+    <ol>
+      {entries.map(({ id, at, by, what, changes, undoes, undone, back }) => (
+        <li
+          key={id}
+          className="grid gap-x-4 border-b border-base-300 py-2 sm:grid-cols-[10.5rem_minmax(0,1fr)_auto]"
+        >
+          <span className="muted font-mono text-[0.87rem]">{at}</span>
+          <div className="min-w-0">
+            <p>
+              <strong>{by}</strong> {what}
+              {undoes && <span className="muted">, undoing an edit</span>}
+            </p>
+            {changes.length > 0 && <p className="muted break-words text-[0.87rem]">{changes.join('; ')}</p>}
+          </div>
+          {undone && <span className="muted text-[0.87rem]">undone</span>}
+          {!undone && back && (
+            <button
+              type="button"
+              className="btn btn-outline btn-xs"
+              disabled={busy !== null}
+              onClick={() => void undo(id)}
+              aria-label={`${back}: ${what}`}
+            >
+              {back}
+            </button>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}

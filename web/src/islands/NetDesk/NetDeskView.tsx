@@ -1,0 +1,187 @@
+import type { Net } from '@umbrex/core/model';
+import { useState } from 'react';
+import { NetLine } from '../../components/NetLine';
+import type { Held } from '../desk/useHeld';
+import { NetForm } from './NetForm';
+import type { useNetDesk } from './useNetDesk';
+
+type Props = ReturnType<typeof useNetDesk>;
+
+/** Nets and events: when, on which channel, what if that fails, who leads, who is where, who checked in. */
+export function NetDeskView(props: Props) {
+  const { nets, open, openId, setOpenId, mayEdit } = props;
+  return (
+    <div className="max-w-4xl px-5 py-4 max-md:px-3">
+      <h1 className="text-xl font-bold">Nets and events</h1>
+      <p className="muted mb-3">
+        Identify when you check in. Never use a distress or calling channel for a net.
+      </p>
+      {nets.held.length === 0 && <p className="py-4">None yet.</p>}
+      {nets.held.map((held) =>
+        openId === held.value.id && open ? (
+          <NetForm key={`${held.value.id} ${held.version}`} held={held} {...props} />
+        ) : (
+          <NetSection key={held.value.id} held={held} {...props} />
+        ),
+      )}
+      {mayEdit && <AddNet {...props} setOpenId={setOpenId} />}
+    </div>
+  );
+}
+
+function NetSection({
+  held,
+  channelName,
+  mayEdit,
+  setOpenId,
+  checkIn,
+  clearCheckIns,
+  people,
+}: Props & { held: Held<Net> }) {
+  const { value: net } = held;
+  return (
+    <section className="mb-6 border-b border-base-content/40 pb-3">
+      <h2 className="text-lg">
+        <NetLine net={net} channel={channelName(net.channelId)} />
+      </h2>
+      <p className="muted text-[0.93rem]">
+        {net.fallbackId ? `If that fails: ${channelName(net.fallbackId)}. ` : 'No fallback is named. '}
+        {net.note}
+      </p>
+      {net.roles.length > 0 && (
+        <ul className="mt-1 text-[0.93rem]">
+          {net.roles.map((role) => (
+            <li key={role.name}>
+              <strong>{role.name}</strong> {role.who || <span className="muted">nobody yet</span>}
+              {role.channelId && <span className="muted">, on {channelName(role.channelId)}</span>}
+            </li>
+          ))}
+        </ul>
+      )}
+      <h3 className="muted mt-2 font-semibold">
+        Checked in <span className="font-mono">{net.checkIns.length}</span>
+      </h3>
+      <ol className="list-decimal pl-6 text-[0.93rem]">
+        {net.checkIns.map(({ who, at, note }) => (
+          <li key={at + who}>
+            <span className="font-mono">{at.slice(11, 16)} UTC</span> {who}
+            {note && <span className="muted">, {note}</span>}
+          </li>
+        ))}
+      </ol>
+      {mayEdit && (
+        <>
+          <CheckIn people={people} add={(who, note) => checkIn(held, who, note)} />
+          <p className="mt-2 flex gap-2">
+            <button type="button" className="btn btn-outline btn-xs" onClick={() => setOpenId(net.id)}>
+              Change {net.name}
+            </button>
+            {net.checkIns.length > 0 && (
+              <button type="button" className="btn btn-ghost btn-xs" onClick={() => void clearCheckIns(held)}>
+                Begin a new list
+              </button>
+            )}
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function CheckIn({
+  people,
+  add,
+}: {
+  people: readonly string[];
+  add: (who: string, note: string) => Promise<boolean>;
+}) {
+  const [who, setWho] = useState('');
+  const [note, setNote] = useState('');
+  return (
+    <form
+      className="mt-1 flex flex-wrap gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (who.trim() === '') return;
+        void add(who.trim(), note.trim()).then((ok) => {
+          if (!ok) return;
+          setWho('');
+          setNote('');
+        });
+      }}
+    >
+      <input
+        className="input input-sm w-52"
+        aria-label="Who checks in"
+        placeholder="who checks in"
+        list="net-people"
+        maxLength={60}
+        value={who}
+        onChange={(event) => setWho(event.target.value)}
+      />
+      <datalist id="net-people">
+        {people.map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+      <input
+        className="input input-sm w-60"
+        aria-label="A note to it"
+        placeholder="signal, traffic"
+        maxLength={200}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <button type="submit" className="btn btn-outline btn-sm" disabled={who.trim() === ''}>
+        Check in
+      </button>
+    </form>
+  );
+}
+
+function AddNet({ nets, setOpenId, timeZone }: Props) {
+  const [name, setName] = useState('');
+  const add = () => {
+    const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+    const net: Net = {
+      id: crypto.randomUUID(),
+      name: name.trim(),
+      startsAt: `${tomorrow}T19:00`,
+      timeZone,
+      repeats: 'once',
+      channelId: null,
+      fallbackId: null,
+      leader: '',
+      roles: [],
+      checkIns: [],
+      note: '',
+    };
+    void nets.add(net).then((ok) => {
+      if (!ok) return;
+      setName('');
+      setOpenId(net.id);
+    });
+  };
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <label>
+        <span className="muted block text-[0.87rem]">A new net or event</span>
+        <input
+          className="input input-sm w-60"
+          maxLength={60}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
+        Add
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,142 @@
+import { type Net, NetSchema } from '@umbrex/core/model';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+import type { Held } from '../desk/useHeld';
+import type { useNetDesk } from './useNetDesk';
+
+const FAULTS: Readonly<Record<string, string>> = {
+  name: 'Give it a name.',
+  startsAt: 'Give the day and the time.',
+  timeZone: 'Write a time zone such as America/New_York.',
+  roles: 'Every role needs a name.',
+};
+
+/** The details of a net or an event, to be changed. */
+export function NetForm({
+  held,
+  nets,
+  channels,
+  setOpenId,
+}: ReturnType<typeof useNetDesk> & { held: Held<Net> }) {
+  const [net, setNet] = useState(held.value);
+  const [fault, setFault] = useState<string | null>(null);
+  const change = (part: Partial<Net>) => setNet((now) => ({ ...now, ...part }));
+  // One that is in use already is still shown, so that it can be seen and changed.
+  const used = new Set([net.channelId, net.fallbackId, ...net.roles.map(({ channelId }) => channelId)]);
+  const offered = channels.filter(({ id, forNets }) => forNets || used.has(id));
+  const onChannel = [['', 'none'], ...offered.map(({ id, name }) => [id, name] as const)] as const;
+  const save = () => {
+    const parsed = NetSchema.safeParse(net);
+    if (!parsed.success) {
+      const field = String(parsed.error.issues[0]?.path[0]);
+      setFault(FAULTS[field] ?? `The field ${field} is too long.`);
+      return;
+    }
+    setFault(null);
+    void nets.save(parsed.data, held.version).then((ok) => ok && setOpenId(null));
+  };
+  const role = (i: number, part: Partial<Net['roles'][number]>) =>
+    change({ roles: net.roles.map((other, k) => (k === i ? { ...other, ...part } : other)) });
+  return (
+    <form
+      className="mb-6 grid gap-3 rounded border border-base-300 bg-base-100 p-4 sm:grid-cols-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <LabelledText title="Name" value={net.name} set={(name) => change({ name })} />
+      <label>
+        <span className="muted block text-[0.87rem]">Begins, by the clocks there</span>
+        <input
+          type="datetime-local"
+          className="input input-sm w-full"
+          value={net.startsAt}
+          onChange={(event) => change({ startsAt: event.target.value.slice(0, 16) })}
+        />
+      </label>
+      <LabelledText title="Time zone" value={net.timeZone} set={(timeZone) => change({ timeZone })} />
+      <LabelledSelect
+        title="How often"
+        value={net.repeats}
+        options={[
+          ['once', 'once'],
+          ['daily', 'every day'],
+          ['weekly', 'every week'],
+          ['monthly', 'every month'],
+        ]}
+        set={(repeats) => change({ repeats })}
+      />
+      <LabelledSelect
+        title="Channel"
+        value={net.channelId ?? ''}
+        options={onChannel}
+        set={(id) => change({ channelId: id || null })}
+      />
+      <LabelledSelect
+        title="If that fails"
+        value={net.fallbackId ?? ''}
+        options={onChannel}
+        set={(id) => change({ fallbackId: id || null })}
+      />
+      <LabelledText title="Leader" value={net.leader} set={(leader) => change({ leader })} />
+      <div className="sm:col-span-2">
+        <LabelledText title="Note" value={net.note} set={(note) => change({ note })} />
+      </div>
+      <fieldset className="space-y-2 sm:col-span-3">
+        <legend className="muted text-[0.87rem]">Roles and their channels</legend>
+        {net.roles.map((entry, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
+          <div key={i} className="flex flex-wrap items-end gap-2">
+            <LabelledText title="Role" value={entry.name} set={(name) => role(i, { name })} />
+            <LabelledText title="Who" value={entry.who} set={(who) => role(i, { who })} />
+            <LabelledSelect
+              title="On"
+              value={entry.channelId ?? ''}
+              options={onChannel}
+              set={(id) => role(i, { channelId: id || null })}
+              width="w-44"
+            />
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm btn-square"
+              aria-label={`Remove the role ${entry.name || i + 1}`}
+              onClick={() => change({ roles: net.roles.filter((_, k) => k !== i) })}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
+          </div>
+        ))}
+        <button
+          type="button"
+          className="btn btn-outline btn-xs"
+          onClick={() => change({ roles: [...net.roles, { name: '', who: '', channelId: null }] })}
+        >
+          <Plus size={14} aria-hidden="true" /> Add a role
+        </button>
+      </fieldset>
+      {fault && (
+        <p className="finding text-[0.93rem] sm:col-span-3" data-severity="error" role="alert">
+          {fault}
+        </p>
+      )}
+      <div className="flex gap-2 sm:col-span-3">
+        <button type="submit" className="btn btn-primary btn-sm">
+          Save
+        </button>
+        <button type="button" className="btn btn-ghost btn-sm" onClick={() => setOpenId(null)}>
+          Cancel
+        </button>
+        <button
+          type="button"
+          className="btn btn-outline btn-error btn-sm ml-auto"
+          onClick={() => void nets.remove(held)}
+        >
+          Delete
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,42 @@
+import type { Net } from '@umbrex/core/model';
+import { useState } from 'react';
+import { type Held, useHeld } from '../desk/useHeld';
+
+export interface NetProps {
+  readonly nets: readonly Held<Net>[];
+  /** `forNets`: it is talked on, and no distress or calling channel. */
+  readonly channels: readonly { id: string; name: string; forNets: boolean }[];
+  readonly people: readonly string[];
+  readonly timeZone: string;
+  readonly mayEdit: boolean;
+}
+
+/** The state of the nets: which is open for change. */
+export function useNetDesk(props: NetProps) {
+  const name = new Map(props.channels.map((channel) => [channel.id, channel.name]));
+  const nets = useHeld('/api/nets', props.nets, {
+    titleOf: ({ name: called }) => called,
+    nameOf: (id) => name.get(id),
+  });
+  const [openId, setOpenId] = useState<string | null>(null);
+  const open = nets.held.find(({ value }) => value.id === openId) ?? null;
+  const checkIn = (held: Held<Net>, who: string, note: string) =>
+    nets.save(
+      {
+        ...held.value,
+        checkIns: [...held.value.checkIns, { who, at: new Date().toISOString(), note }],
+      },
+      held.version,
+    );
+  const clearCheckIns = (held: Held<Net>) => nets.save({ ...held.value, checkIns: [] }, held.version);
+  return {
+    ...props,
+    nets,
+    open,
+    openId,
+    setOpenId,
+    channelName: (id: string | null) => (id === null ? null : (name.get(id) ?? 'a channel that is gone')),
+    checkIn,
+    clearCheckIns,
+  };
+}

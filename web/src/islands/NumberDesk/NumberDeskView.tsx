@@ -1,0 +1,201 @@
+import { Pin } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import type { useNumberDesk } from './useNumberDesk';
+
+type Props = ReturnType<typeof useNumberDesk>;
+
+/** One number for each channel across the fleet: what it is, who finds the channel there, what holding it fast costs. */
+export function NumberDeskView(props: Props) {
+  const { result, failed, groups, sets, isNumbered, isSaved, mayEdit, take, forget, channelName } = props;
+  return (
+    <div className="max-w-5xl px-5 py-4 max-md:px-3">
+      <h1 className="text-xl font-bold">Numbers</h1>
+      <p className="muted max-w-prose">
+        One number for each channel, so that as many as possible find it at the same place whatever set they
+        hold. Channels that weigh more and kinds of which there are more count more; a number that people know
+        moves only when more than half as much again is gained.
+      </p>
+      {failed && (
+        <p className="finding mt-3" data-severity="error" role="alert">
+          The numbers could not be worked out. Load the page again.
+        </p>
+      )}
+      {sets === 0 && <p className="mt-3">No device is in the list yet. Add some under Devices.</p>}
+      <p className="my-3" role="status">
+        {result ? <Sum result={result} /> : 'Working out…'}
+      </p>
+      {result?.findings.map(({ code, channelId, number }) => (
+        <p key={channelId} className="finding mb-2" data-severity="warning">
+          {channelName.get(channelId)} cannot be held at {number}:{' '}
+          {code === 'pin-twice' ? 'another channel is held there.' : 'no set here can hold it there.'} It is
+          numbered freely.
+        </p>
+      ))}
+      {mayEdit && (
+        <p className="mb-4 flex flex-wrap items-center gap-3">
+          <button
+            type="button"
+            className="btn btn-primary btn-sm"
+            disabled={!result || isSaved || sets === 0}
+            onClick={take}
+          >
+            Take these numbers
+          </button>
+          {isNumbered && (
+            <button type="button" className="btn btn-ghost btn-sm" onClick={forget}>
+              Let each set number by itself
+            </button>
+          )}
+          <span className="muted text-[0.93rem]">
+            {isSaved
+              ? 'The plan has these numbers; the board and the sheets follow them.'
+              : isNumbered
+                ? 'The plan has other numbers so far.'
+                : 'So far each kind of set takes its own first places.'}
+          </span>
+        </p>
+      )}
+      {groups.map(({ group, rows }) => (
+        <section
+          key={group.id}
+          className="relative mb-5 overflow-x-auto"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls by keys where it is wider than the page
+          tabIndex={0}
+          aria-label={group.name}
+        >
+          <table className="w-full min-w-160 table-fixed text-left text-[0.93rem]">
+            <caption className="border-b border-base-content/40 pb-1 text-left font-bold text-base">
+              {group.name}
+            </caption>
+            <thead>
+              <tr className="muted">
+                <th className="w-28 py-1 font-normal">Number</th>
+                <th className="font-normal">Channel</th>
+                <th className="w-56 font-normal">Found there</th>
+                <th className="font-normal">At another place on</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <Row key={row.channel.id} row={row} {...props} />
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Sum({ result }: { result: NonNullable<Props['result']> }) {
+  const { total, bound, firstFit } = result;
+  return (
+    <>
+      <strong className="font-mono">{total}</strong> points;{' '}
+      {bound === total
+        ? 'proven: no other numbering has more.'
+        : `at most ${bound} are possible, the gap is ${bound - total}.`}{' '}
+      <span className="muted">
+        Were each set filled from its first free place on, it would be{' '}
+        <span className="font-mono">{firstFit}</span>.
+      </span>
+    </>
+  );
+}
+
+function Row({
+  row,
+  kindTitle,
+  mayEdit,
+  pin,
+}: Pick<Props, 'kindTitle' | 'mayEdit' | 'pin'> & { row: Props['groups'][number]['rows'][number] }) {
+  const { channel, found, last, pin: held } = row;
+  const share = found.able === 0 ? 0 : found.there / found.able;
+  return (
+    <tr className="border-t border-base-300 align-top">
+      <td className="py-1.5 pr-3">
+        <span className="flex items-center gap-1.5">
+          {mayEdit ? (
+            <NumberField
+              name={channel.name}
+              shown={held ?? found.number}
+              set={(number) => pin(channel.id, number)}
+            />
+          ) : (
+            <span className="font-mono font-semibold">{found.number ?? '–'}</span>
+          )}
+          {held !== null && (
+            <button
+              type="button"
+              className="btn btn-ghost btn-xs btn-square"
+              aria-label={`Let ${channel.name} go from ${held}`}
+              title="Held fast. Let it go."
+              onClick={() => pin(channel.id, null)}
+            >
+              <Pin size={15} aria-hidden="true" className="fill-current" />
+            </button>
+          )}
+        </span>
+        {last !== null && last !== found.number && (
+          <span className="muted block text-[0.83rem]">was {last}</span>
+        )}
+      </td>
+      <th scope="row" className="py-1.5 pr-3 font-semibold">
+        {channel.name}
+        {found.price > 0 && (
+          <span className="block text-[0.83rem] font-normal text-accent">
+            holding it here costs {found.price} points
+          </span>
+        )}
+      </th>
+      <td className="py-1.5 pr-3">
+        {found.able === 0 ? (
+          <span className="muted">no set here can hold it</span>
+        ) : (
+          <>
+            <span className="font-mono">
+              {found.there} of {found.able}
+            </span>{' '}
+            <span className="muted">sets</span>
+            <span className="mt-1 block h-1.5 w-40 border border-base-content/50" aria-hidden="true">
+              <span className="block h-full bg-base-content" style={{ width: `${share * 100}%` }} />
+            </span>
+          </>
+        )}
+      </td>
+      <td className="muted py-1.5">{found.elsewhere.map((key) => kindTitle.get(key) ?? key).join(', ')}</td>
+    </tr>
+  );
+}
+
+/** The number, to be written over: what is written is held fast. */
+function NumberField({
+  name,
+  shown,
+  set,
+}: {
+  name: string;
+  shown: number | null;
+  set: (number: number | null) => void;
+}) {
+  const text = shown === null ? '' : String(shown);
+  const [typed, setTyped] = useState(text);
+  useEffect(() => setTyped(text), [text]);
+  const done = () => {
+    if (typed === text) return;
+    if (typed.trim() === '') set(null);
+    else if (/^\d{1,5}$/.test(typed.trim())) set(Number(typed.trim()));
+    else setTyped(text);
+  };
+  return (
+    <input
+      className="input input-sm w-20 font-mono"
+      inputMode="numeric"
+      aria-label={`Number of ${name}`}
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={done}
+      onKeyDown={(event) => event.key === 'Enter' && done()}
+    />
+  );
+}

@@ -1,0 +1,72 @@
+import { useState } from 'react';
+import type { usePeopleDesk } from './usePeopleDesk';
+
+/** One change for everybody who is chosen: a team, a licence's end, or out of the list. */
+export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk>) {
+  const [teamId, setTeamId] = useState(teams.held[0]?.value.id ?? '');
+  const [expires, setExpires] = useState('');
+  const who = chosen.size === 1 ? 'one person' : `${chosen.size} people`;
+  return (
+    <div className="sticky bottom-0 flex flex-wrap items-end gap-3 border-t border-base-content/40 bg-base-200 py-3 max-md:bottom-14">
+      <label>
+        <span className="muted block text-[0.87rem]">For {who}</span>
+        <select
+          className="select select-sm w-40"
+          value={teamId}
+          onChange={(event) => setTeamId(event.target.value)}
+        >
+          {teams.held.map(({ value }) => (
+            <option key={value.id} value={value.id}>
+              {value.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn btn-outline btn-sm"
+        disabled={!teamId}
+        onClick={() => void bulk({ do: 'join', teamId })}
+      >
+        Into the team
+      </button>
+      <button
+        type="button"
+        className="btn btn-outline btn-sm"
+        disabled={!teamId}
+        onClick={() => void bulk({ do: 'leave', teamId })}
+      >
+        Out of the team
+      </button>
+      <label>
+        <span className="muted block text-[0.87rem]">GMRS licence ends on</span>
+        <input
+          type="date"
+          className="input input-sm"
+          value={expires}
+          onChange={(event) => setExpires(event.target.value)}
+        />
+      </label>
+      <button
+        type="button"
+        className="btn btn-outline btn-sm"
+        disabled={expires === ''}
+        onClick={() =>
+          void bulk({
+            do: 'licence',
+            licence: { service: 'gmrs', holds: 'own', expires, callSign: '', class: '' },
+          })
+        }
+      >
+        Set it
+      </button>
+      <button
+        type="button"
+        className="btn btn-outline btn-error btn-sm"
+        onClick={() => void bulk({ do: 'delete' })}
+      >
+        Delete {who}
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,182 @@
+import type { Person } from '@umbrex/core/model';
+import { licenceText } from '@umbrex/core/roster';
+import { useState } from 'react';
+import { Aside } from '../../components/Aside';
+import { DrawerHead } from '../../components/DrawerHead';
+import { RosterImport } from '../RosterImport/RosterImport';
+import { BulkBar } from './BulkBar';
+import { PersonForm } from './PersonForm';
+import { TeamsForm } from './TeamsForm';
+import type { usePeopleDesk } from './usePeopleDesk';
+
+const blank = (name: string): Person => ({
+  id: crypto.randomUUID(),
+  name,
+  contact: '',
+  licences: [],
+  teamIds: [],
+  place: null,
+  note: '',
+});
+
+/** The roster: who there is, what they lean on, in which teams, with which sets, and what they may transmit on. */
+export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
+  const { planId, people, teamName, unitsOf, open, setOpenId, filter, setFilter, shown, chosen, toggle } =
+    props;
+  const [name, setName] = useState('');
+  const [importing, setImporting] = useState(false);
+  return (
+    <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="px-5 py-4 max-md:px-3">
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
+          <h1 className="text-xl font-bold">
+            People <span className="muted font-mono text-base font-normal">{people.held.length}</span>
+          </h1>
+          <label className="flex items-center gap-2 text-sm">
+            <span className="muted">Find</span>
+            <input
+              className="input input-sm w-44"
+              type="search"
+              value={filter}
+              onChange={(event) => setFilter(event.target.value)}
+            />
+          </label>
+        </div>
+        <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2">
+          <form
+            className="flex items-end gap-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              const person = blank(name.trim());
+              void people.add(person).then((ok) => {
+                if (!ok) return;
+                setName('');
+                setOpenId(person.id);
+              });
+            }}
+          >
+            <label>
+              <span className="muted block text-[0.87rem]">Somebody new</span>
+              <input
+                className="input input-sm w-52"
+                value={name}
+                maxLength={60}
+                onChange={(event) => setName(event.target.value)}
+              />
+            </label>
+            <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
+              Add
+            </button>
+          </form>
+          <p className="flex flex-wrap items-center gap-2">
+            <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
+              Bring in a table
+            </button>
+            <span className="muted text-sm">Save as</span>
+            {(['csv', 'tsv', 'xlsx'] as const).map((as) => (
+              <a key={as} className="link" href={`/api/roster/export?what=people&as=${as}`} download>
+                {as.toUpperCase()}
+              </a>
+            ))}
+          </p>
+        </div>
+        {people.held.length === 0 && (
+          <p className="py-6">Nobody yet. Add somebody above, or bring in your table.</p>
+        )}
+        {shown.length > 0 && (
+          <label className="flex items-center gap-2 border-b border-base-content/40 py-1 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={chosen.size > 0}
+              onChange={props.toggleAll}
+            />
+            <span className="muted">{chosen.size === 0 ? 'Choose all shown' : `${chosen.size} chosen`}</span>
+          </label>
+        )}
+        <ul>
+          {shown.map(({ value: person }) => (
+            <li
+              key={person.id}
+              className={`grid grid-cols-[1.75rem_minmax(0,1fr)] items-start gap-x-2 border-b border-base-300 py-1.5 sm:grid-cols-[1.75rem_minmax(9rem,1fr)_minmax(9rem,1.2fr)_minmax(8rem,1fr)] ${open?.value.id === person.id ? 'bg-base-100' : ''}`}
+            >
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm mt-0.5"
+                aria-label={`Choose ${person.name}`}
+                checked={chosen.has(person.id)}
+                onChange={() => toggle(person.id)}
+              />
+              <span>
+                <button
+                  type="button"
+                  id={`person-${person.id}`}
+                  className="link link-hover text-left font-semibold"
+                  onClick={() => setOpenId(person.id)}
+                >
+                  {person.name}
+                </button>
+                <span className="muted block text-[0.83rem]">
+                  {person.teamIds.map((id) => teamName.get(id)).join(', ') || 'no team'}
+                </span>
+              </span>
+              <span className="text-[0.93rem] max-sm:col-start-2">
+                {person.licences.length === 0 ? (
+                  <span className="muted">no licence</span>
+                ) : (
+                  person.licences.map((licence) => (
+                    <span
+                      key={licence.service + licence.holds}
+                      className={`block ${licence.expires !== 'unknown' && licence.expires < props.today ? 'text-error' : ''}`}
+                    >
+                      {licenceText(licence)}
+                      {licence.expires === 'unknown' && ', end unknown'}
+                      {licence.expires !== 'unknown' && licence.expires < props.today && ', ended'}
+                    </span>
+                  ))
+                )}
+                <span className="muted block text-[0.83rem]">{props.mayTalk[person.id]}</span>
+              </span>
+              <span className="text-[0.93rem] max-sm:col-start-2">
+                {(unitsOf.get(person.id) ?? []).map((unit) => (
+                  <a
+                    key={unit.id}
+                    className="link link-hover block min-h-[24px]"
+                    href={`/plans/${planId}/sheets/${unit.id}`}
+                  >
+                    {unit.nickname}
+                  </a>
+                ))}
+              </span>
+            </li>
+          ))}
+        </ul>
+        {chosen.size > 0 && <BulkBar {...props} />}
+      </div>
+      <Aside
+        label={open ? `Details of ${open.value.name}` : 'Teams'}
+        open={open !== null}
+        close={() => setOpenId(null)}
+      >
+        {open ? (
+          <div className="space-y-4">
+            <DrawerHead title={open.value.name} close={() => setOpenId(null)} />
+            <PersonForm key={`${open.value.id} ${open.version}`} held={open} {...props} />
+          </div>
+        ) : (
+          <TeamsForm {...props} />
+        )}
+      </Aside>
+      {importing && (
+        <RosterImport
+          what="people"
+          people={people.held.map(({ value }) => value)}
+          teams={props.teams.held.map(({ value }) => value)}
+          units={[]}
+          kinds={[]}
+          close={() => setImporting(false)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,176 @@
+import { type Licence, type Person, PersonSchema } from '@umbrex/core/model';
+import { placeText, readPlace } from '@umbrex/core/units';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+import type { Held } from '../desk/useHeld';
+import type { usePeopleDesk } from './usePeopleDesk';
+
+type Props = ReturnType<typeof usePeopleDesk> & { held: Held<Person> };
+
+const SERVICES = [
+  ['gmrs', 'GMRS'],
+  ['business', 'business'],
+  ['amateur', 'amateur'],
+  ['marine', 'marine'],
+  ['interop', 'interoperability'],
+] as const;
+const HOLDS = [
+  ['own', 'their own'],
+  ['family', 'of close family'],
+  ['employer', 'of the employer'],
+] as const;
+
+/** The details of one person, to be changed. */
+export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
+  const [person, setPerson] = useState(held.value);
+  const [place, setPlace] = useState(placeText(held.value.place));
+  const [fault, setFault] = useState<string | null>(null);
+  const change = (part: Partial<Person>) => setPerson((now) => ({ ...now, ...part }));
+  const save = () => {
+    const where = readPlace(place);
+    const parsed = PersonSchema.safeParse({ ...person, place: where === undefined ? 'wrong' : where });
+    if (!parsed.success) {
+      const field = String(parsed.error.issues[0]?.path[0]);
+      setFault(
+        field === 'place'
+          ? 'Write the place as latitude, longitude, for example 41.28, -38.50, or leave it empty.'
+          : field === 'licences'
+            ? 'A licence needs a day on which it ends, or none.'
+            : `The field ${field} is empty or too long.`,
+      );
+      return;
+    }
+    setFault(null);
+    void people.save(parsed.data, held.version);
+  };
+  return (
+    <form
+      className="space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <p className="muted text-[0.93rem]">{mayTalk[person.id]}</p>
+      <LabelledText title="Name" value={person.name} set={(name) => change({ name })} />
+      <LabelledText title="Contact" value={person.contact} set={(contact) => change({ contact })} />
+      <fieldset>
+        <legend className="muted text-[0.87rem]">Licences</legend>
+        {person.licences.map((licence, i) => (
+          <LicenceRow
+            // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
+            key={i}
+            licence={licence}
+            change={(part) =>
+              change({
+                licences: person.licences.map((other, k) => (k === i ? { ...other, ...part } : other)),
+              })
+            }
+            remove={() => change({ licences: person.licences.filter((_, k) => k !== i) })}
+          />
+        ))}
+        <button
+          type="button"
+          className="btn btn-outline btn-xs mt-1"
+          onClick={() =>
+            change({
+              licences: [
+                ...person.licences,
+                { service: 'gmrs', holds: 'own', expires: 'unknown', callSign: '', class: '' },
+              ],
+            })
+          }
+        >
+          <Plus size={14} aria-hidden="true" /> Add a licence
+        </button>
+      </fieldset>
+      <fieldset className="grid grid-cols-2 gap-1 text-[0.93rem]">
+        <legend className="muted text-[0.87rem]">Teams</legend>
+        {teams.held.map(({ value }) => (
+          <label key={value.id} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={person.teamIds.includes(value.id)}
+              onChange={(event) =>
+                change({
+                  teamIds: event.target.checked
+                    ? [...person.teamIds, value.id]
+                    : person.teamIds.filter((id) => id !== value.id),
+                })
+              }
+            />
+            {value.name}
+          </label>
+        ))}
+      </fieldset>
+      <LabelledText
+        title="Usual place, only with their word: latitude, longitude"
+        value={place}
+        set={setPlace}
+      />
+      <p className="muted text-[0.8rem]">Kept coarse, to about two kilometres.</p>
+      <LabelledText title="Note" value={person.note} set={(note) => change({ note })} />
+      {fault && (
+        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+          {fault}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <button type="submit" className="btn btn-primary btn-sm">
+          Save
+        </button>
+        <button
+          type="button"
+          className="btn btn-outline btn-error btn-sm"
+          onClick={() => void people.remove(held).then((ok) => ok && setOpenId(null))}
+        >
+          <Trash2 size={16} aria-hidden="true" /> Delete
+        </button>
+      </div>
+    </form>
+  );
+}
+
+function LicenceRow({
+  licence,
+  change,
+  remove,
+}: {
+  licence: Licence;
+  change: (part: Partial<Licence>) => void;
+  remove: () => void;
+}) {
+  return (
+    <div className="mb-2 grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
+      <LabelledSelect
+        title="Service"
+        value={licence.service}
+        options={SERVICES as readonly (readonly [string, string])[]}
+        set={(service) => change({ service })}
+      />
+      <LabelledSelect
+        title="Whose"
+        value={licence.holds}
+        options={HOLDS}
+        set={(holds) => change({ holds })}
+      />
+      <label>
+        <span className="muted block text-[0.87rem]">Ends on</span>
+        <input
+          type="date"
+          className="input input-sm w-full"
+          value={licence.expires === 'unknown' ? '' : licence.expires}
+          onChange={(event) => change({ expires: event.target.value || 'unknown' })}
+        />
+      </label>
+      <LabelledText title="Call sign" value={licence.callSign} set={(callSign) => change({ callSign })} />
+      <LabelledText title="Class" value={licence.class} set={(grade) => change({ class: grade })} />
+      <button type="button" className="btn btn-ghost btn-xs self-end" onClick={remove}>
+        Take it out
+      </button>
+    </div>
+  );
+}

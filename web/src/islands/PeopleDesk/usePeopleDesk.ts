@@ -1,0 +1,92 @@
+import type { Person, Team, Unit } from '@umbrex/core/model';
+import { useMemo, useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+import { type Held, useHeld } from '../desk/useHeld';
+
+export interface PeopleProps {
+  readonly planId: string;
+  readonly people: readonly Held<Person>[];
+  readonly teams: readonly Held<Team>[];
+  readonly units: readonly Unit[];
+  readonly groups: readonly { id: string; name: string }[];
+  /** What each may transmit on, by the rules, in words. */
+  readonly mayTalk: Readonly<Record<string, string>>;
+  readonly today: string;
+}
+
+/** The state of the roster: people and teams, who is open, who is chosen for one change to all. */
+export function usePeopleDesk(props: PeopleProps) {
+  const teams = useHeld('/api/teams', props.teams, {
+    titleOf: ({ name }) => name,
+    nameOf: (id) => props.groups.find((group) => group.id === id)?.name,
+  });
+  const people = useHeld('/api/people', props.people, {
+    titleOf: ({ name }) => name,
+    nameOf: (id) => teams.held.find(({ value }) => value.id === id)?.value.name,
+  });
+  const [openId, setOpenId] = useState<string | null>(null);
+  const [filter, setFilter] = useState('');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const teamName = useMemo(
+    () => new Map(teams.held.map(({ value }) => [value.id, value.name])),
+    [teams.held],
+  );
+  const unitsOf = useMemo(() => {
+    const of = new Map<string, Unit[]>();
+    for (const unit of props.units)
+      if (unit.personId) of.set(unit.personId, [...(of.get(unit.personId) ?? []), unit]);
+    return of;
+  }, [props.units]);
+
+  const needle = filter.trim().toLowerCase();
+  const shown = people.held.filter(({ value }) =>
+    [value.name, value.contact, value.note, ...value.teamIds.map((id) => teamName.get(id) ?? '')]
+      .join('\n')
+      .toLowerCase()
+      .includes(needle),
+  );
+  const toggle = (id: string) =>
+    setChosen((now) => {
+      const next = new Set(now);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  const toggleAll = () =>
+    setChosen((now) => (now.size > 0 ? new Set() : new Set(shown.map(({ value }) => value.id))));
+
+  const bulk = async (change: object) => {
+    const chosenPeople = people.held
+      .filter(({ value }) => chosen.has(value.id))
+      .map(({ value, version }) => ({ id: value.id, version }));
+    try {
+      await call('POST', '/api/roster/bulk', { people: chosenPeople, change });
+      window.location.reload();
+    } catch (error) {
+      $notice.set({
+        text:
+          error instanceof Refusal && error.status === 409
+            ? 'Somebody changed one of them meanwhile; nothing was changed. Load the page again.'
+            : failureText(error),
+        kind: 'failed',
+      });
+    }
+  };
+  const open = people.held.find(({ value }) => value.id === openId) ?? null;
+  return {
+    ...props,
+    people,
+    teams,
+    teamName,
+    unitsOf,
+    open,
+    setOpenId,
+    filter,
+    setFilter,
+    shown,
+    chosen,
+    toggle,
+    toggleAll,
+    bulk,
+  };
+}

@@ -1,0 +1,197 @@
+import { type LicensedFrequency, LicensedFrequencySchema, type PlanHead } from '@umbrex/core/model';
+import { hzFromMHzText, mhzText } from '@umbrex/core/units';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+
+interface Props {
+  licensed: PlanHead['licensed'];
+  change: (licensed: PlanHead['licensed']) => void;
+}
+
+/** A row as its form holds it: texts as people write them. */
+interface Row {
+  name: string;
+  receive: string;
+  transmit: string;
+  bandwidthHz: string;
+  maxPowerW: string;
+  licence: string;
+  area: string;
+  expires: string;
+}
+
+const BLANK: Row = {
+  name: '',
+  receive: '',
+  transmit: '',
+  bandwidthHz: '12500',
+  maxPowerW: '',
+  licence: '',
+  area: '',
+  expires: '',
+};
+
+const FAULTS: Readonly<Record<string, string>> = {
+  name: 'Give the frequency a name.',
+  receiveHz: 'Write the receive frequency in MHz, for example 451.8125.',
+  transmitHz: 'Write the transmit frequency in MHz, or leave it empty for the same one.',
+  maxPowerW: 'Write the power the licence allows, in watts.',
+  licence: 'Name the licence it stands in.',
+  area: 'The area is too long.',
+  expires: 'Give the day the licence ends.',
+};
+
+const hz = (text: string) => hzFromMHzText(text.trim().replace(',', '.'));
+
+function rowOf(form: Row) {
+  return LicensedFrequencySchema.safeParse({
+    name: form.name,
+    receiveHz: hz(form.receive),
+    transmitHz: form.transmit.trim() === '' ? hz(form.receive) : hz(form.transmit),
+    bandwidthHz: Number(form.bandwidthHz),
+    maxPowerW: Number(form.maxPowerW.replace(',', '.') || Number.NaN),
+    licence: form.licence,
+    area: form.area,
+    expires: form.expires,
+  });
+}
+
+/** The group's own business frequencies, as its licence lists them: the rules let its people talk on these alone. */
+export function LicensedForm({ licensed, change }: Props) {
+  const [form, setForm] = useState<Row | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const add = () => {
+    if (!form) return;
+    const parsed = rowOf(form);
+    if (!parsed.success) {
+      setFault(FAULTS[String(parsed.error.issues[0]?.path[0])] ?? 'Look at the fields again.');
+      return;
+    }
+    change([...licensed, parsed.data]);
+    setFault(null);
+    setForm(null);
+  };
+  const set = (part: Partial<Row>) => setForm((now) => now && { ...now, ...part });
+  return (
+    <fieldset className="space-y-2">
+      <legend className="muted text-[0.87rem]">Business frequencies of your own licence</legend>
+      {licensed.length === 0 && !form && <p className="text-[0.93rem]">None. Nobody here talks on others.</p>}
+      <ul>
+        {licensed.map((row, i) => (
+          <LicensedRow
+            // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and are never reordered
+            key={i}
+            row={row}
+            remove={() => change(licensed.filter((_, k) => k !== i))}
+          />
+        ))}
+      </ul>
+      {form ? (
+        <div className="grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
+          <Text title="Name" value={form.name} set={(name) => set({ name })} wide />
+          <Text title="Receive, MHz" value={form.receive} set={(receive) => set({ receive })} />
+          <Text title="Transmit, MHz" value={form.transmit} set={(transmit) => set({ transmit })} />
+          <label>
+            <span className="muted block text-[0.87rem]">Width</span>
+            <select
+              className="select select-sm w-full"
+              value={form.bandwidthHz}
+              onChange={(event) => set({ bandwidthHz: event.target.value })}
+            >
+              <option value="12500">12.5 kHz</option>
+              <option value="6250">6.25 kHz</option>
+              <option value="25000">25 kHz</option>
+            </select>
+          </label>
+          <Text title="Power, W" value={form.maxPowerW} set={(maxPowerW) => set({ maxPowerW })} />
+          <Text title="Licence" value={form.licence} set={(licence) => set({ licence })} />
+          <label>
+            <span className="muted block text-[0.87rem]">Ends on</span>
+            <input
+              type="date"
+              className="input input-sm w-full"
+              value={form.expires}
+              onChange={(event) => set({ expires: event.target.value })}
+            />
+          </label>
+          <Text title="Area" value={form.area} set={(area) => set({ area })} wide />
+          {fault && (
+            <p className="finding col-span-2 text-[0.87rem]" data-severity="error" role="alert">
+              {fault}
+            </p>
+          )}
+          <div className="col-span-2 flex gap-2">
+            <button type="button" className="btn btn-outline btn-xs" onClick={add}>
+              Take this frequency
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost btn-xs"
+              onClick={() => {
+                setForm(null);
+                setFault(null);
+              }}
+            >
+              Cancel
+            </button>
+          </div>
+        </div>
+      ) : (
+        <button type="button" className="btn btn-outline btn-xs" onClick={() => setForm(BLANK)}>
+          <Plus size={14} aria-hidden="true" /> Add a frequency
+        </button>
+      )}
+    </fieldset>
+  );
+}
+
+function LicensedRow({ row, remove }: { row: LicensedFrequency; remove: () => void }) {
+  return (
+    <li className="flex items-start justify-between gap-2 border-b border-base-300 py-1 text-[0.93rem]">
+      <span>
+        <strong>{row.name}</strong> <span className="font-mono">{mhzText(row.receiveHz)}</span>
+        {row.transmitHz !== row.receiveHz && (
+          <span>
+            , sends <span className="font-mono">{mhzText(row.transmitHz)}</span>
+          </span>
+        )}
+        <span className="muted block text-[0.87rem]">
+          {row.bandwidthHz / 1000} kHz, {row.maxPowerW} W, {row.licence}, until {row.expires}
+          {row.area && `, ${row.area}`}
+        </span>
+      </span>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm btn-square"
+        aria-label={`Remove the frequency ${row.name}`}
+        onClick={remove}
+      >
+        <Trash2 size={16} aria-hidden="true" />
+      </button>
+    </li>
+  );
+}
+
+function Text({
+  title,
+  value,
+  set,
+  wide = false,
+}: {
+  title: string;
+  value: string;
+  set: (value: string) => void;
+  wide?: boolean;
+}) {
+  return (
+    <label className={wide ? 'col-span-2' : ''}>
+      <span className="muted block text-[0.87rem]">{title}</span>
+      <input
+        className="input input-sm w-full"
+        maxLength={80}
+        value={value}
+        onChange={(event) => set(event.target.value)}
+      />
+    </label>
+  );
+}

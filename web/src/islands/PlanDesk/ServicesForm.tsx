@@ -1,0 +1,43 @@
+import { servicesOf } from '@umbrex/core/facts';
+import type { PlanHead } from '@umbrex/core/model';
+
+interface Props {
+  country: PlanHead['country'];
+  chosen: PlanHead['services'];
+  change: (services: PlanHead['services']) => void;
+}
+
+/** Which services the group works with; none ticked means all of the country. */
+export function ServicesForm({ country, chosen, change }: Props) {
+  const services = servicesOf(country);
+  if (services.length === 0) return null;
+  return (
+    <details>
+      <summary className="muted cursor-pointer text-[0.87rem]">
+        Services: {chosen.length === 0 ? 'all of the country' : `${chosen.length} chosen`}
+      </summary>
+      <fieldset className="mt-1 grid grid-cols-2 gap-1 text-[0.93rem]">
+        <legend className="muted text-[0.87rem]">
+          Channels of others become a finding. None ticked means all.
+        </legend>
+        {services.map(({ id, title }) => (
+          <label key={id} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={chosen.some((other) => other === id)}
+              onChange={(event) =>
+                change(
+                  event.target.checked
+                    ? [...chosen, id as PlanHead['services'][number]]
+                    : chosen.filter((other) => other !== id),
+                )
+              }
+            />
+            {title}
+          </label>
+        ))}
+      </fieldset>
+    </details>
+  );
+}

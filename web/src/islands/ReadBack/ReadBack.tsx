@@ -1,0 +1,88 @@
+import type { Finding } from '@umbrex/core/findings';
+import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
+import type { Description, Native } from '@umbrex/core/model';
+import { useState } from 'react';
+import { TakeInFile } from '../../components/TakeInFile';
+
+interface Props {
+  description: Description;
+  /** What each place shall hold, by its number. */
+  wanted: readonly (readonly [number, Readonly<Record<string, Native>>])[];
+  nickname: string;
+}
+
+/** For sets that a program loads: the data file to send, and what came back compared with it, place by place. */
+export function ReadBack({ description, wanted, nickname }: Props) {
+  const [result, setResult] = useState<ReturnType<typeof compareMemory> | null>(null);
+  const [findings, setFindings] = useState<readonly Finding[]>([]);
+  const slots = new Map(wanted.map(([number, values]) => [number, { values }]));
+  const save = () => {
+    const text = `${JSON.stringify(writeMemory(description, slots), null, 2)}\n`;
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+    link.download = `${nickname.replace(/[^\p{L}\p{N}-]+/gu, '-')}.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  const take = async (file: File) => {
+    setResult(null);
+    const read = readMemory(await file.text());
+    if (!read.ok) return setFindings(read.findings);
+    const compared = compareMemory(description, slots, read.value);
+    setFindings(compared.findings);
+    if (compared.findings.length === 0) setResult(compared);
+  };
+  return (
+    <section className="print-hide mt-6 rounded border border-base-300 bg-base-100 p-4">
+      <h2 className="text-lg font-bold">By file</h2>
+      <p className="muted mb-2">
+        For a program that sends to the set: what each place shall hold, as an open file. Bring what was read
+        back, and it is compared place by place; places that the plan does not use are the holder’s own.
+      </p>
+      <button type="button" className="btn btn-outline btn-sm" onClick={save}>
+        Save the data file
+      </button>
+      <TakeInFile label="Bring what was read back" take={take} findings={findings} />
+      {result && (
+        <div className="mt-3" role="status">
+          {result.differences.length === 0 ? (
+            <p className="font-semibold text-success">
+              ✓ The set holds what it shall: {result.same} places, no difference.
+            </p>
+          ) : (
+            <>
+              <p className="font-semibold text-error">
+                {result.differences.length === 1
+                  ? 'One value differs'
+                  : `${result.differences.length} values differ`}
+                ; {result.same} places are right. Send once more, then read back again.
+              </p>
+              <table className="mt-2 w-full text-left text-[0.93rem]">
+                <thead>
+                  <tr className="muted">
+                    <th className="font-normal">Place</th>
+                    <th className="font-normal">Value</th>
+                    <th className="font-normal">Shall be</th>
+                    <th className="font-normal">Is</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {result.differences.map(({ number, label, title, wanted: shall, has }) => (
+                    <tr key={`${number} ${title}`} className="border-t border-base-300">
+                      <th scope="row" className="font-mono font-semibold">
+                        {label}
+                      </th>
+                      <td>{title}</td>
+                      <td className="font-mono">{shall}</td>
+                      <td className="font-mono">{has ?? 'missing'}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}

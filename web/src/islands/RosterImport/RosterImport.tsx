@@ -1,0 +1,154 @@
+import type { Person, Team, Unit } from '@umbrex/core/model';
+import { useEffect, useRef } from 'react';
+import { FindingItem } from '../../components/FindingItem';
+import { useRosterImport } from './useRosterImport';
+
+export interface ImportProps {
+  what: 'people' | 'devices';
+  people: readonly Person[];
+  teams: readonly Team[];
+  units: readonly Unit[];
+  kinds: readonly { id: string; title: string }[];
+  close: () => void;
+}
+
+/** A table from a spreadsheet: pasted or as a file, its columns matched, every row looked at, and then all of it or nothing. */
+export function RosterImport(props: ImportProps) {
+  const state = useRosterImport(props);
+  const {
+    text,
+    setText,
+    rows,
+    columns,
+    mapping,
+    setColumn,
+    read,
+    good,
+    bad,
+    twice,
+    fault,
+    busy,
+    bring,
+    takeFile,
+  } = state;
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    if (!dialog.current?.open) dialog.current?.showModal();
+  }, []);
+  return (
+    <dialog
+      ref={dialog}
+      className="m-auto max-h-[92vh] w-full max-w-4xl overflow-auto rounded bg-base-100 p-6 text-base-content"
+      aria-labelledby="import-title"
+      onClose={props.close}
+    >
+      <h2 id="import-title" className="text-lg font-bold">
+        A table of {props.what}
+      </h2>
+      <p className="muted">
+        Copy it from a spreadsheet and paste it here, or choose a file (CSV, TSV, XLSX). Nothing is saved
+        until you bring it in, and then all of it or nothing.
+      </p>
+      <div className="mt-3 grid gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <textarea
+          className="textarea h-28 w-full font-mono text-[0.87rem]"
+          aria-label="The table as text"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <input
+          type="file"
+          className="file-input file-input-sm"
+          aria-label="A file with the table"
+          accept=".csv,.tsv,.txt,.xlsx"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) void takeFile(file);
+            event.target.value = '';
+          }}
+        />
+      </div>
+      {fault && (
+        <p className="finding mt-2" data-severity="error" role="alert">
+          {fault}
+        </p>
+      )}
+      {rows.length > 1 && (
+        <fieldset className="mt-3 flex flex-wrap gap-3">
+          <legend className="muted text-[0.87rem]">What each column is</legend>
+          {rows[0]?.map((title, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: columns are known by their place
+            <label key={i}>
+              <span className="block max-w-40 truncate text-[0.87rem] font-semibold">
+                {title || `column ${i + 1}`}
+              </span>
+              <select
+                className="select select-xs w-36"
+                value={mapping[i] ?? ''}
+                onChange={(event) => setColumn(i, event.target.value || null)}
+              >
+                <option value="">passed over</option>
+                {columns.map((column) => (
+                  <option key={column.key} value={column.key}>
+                    {column.title}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {read.length > 0 && (
+        <>
+          <p className="mt-3" role="status">
+            <strong>{good.length}</strong> can be brought in
+            {twice > 0 && `, ${twice} are there already`}
+            {bad > 0 && (
+              <span>
+                , <strong className="text-error">{bad} cannot</strong>
+              </span>
+            )}
+            .
+          </p>
+          <ul className="mt-1 max-h-[34vh] overflow-auto border-y border-base-300">
+            {read.map((row) => (
+              <li
+                key={row.line}
+                className="grid grid-cols-[3rem_minmax(0,1fr)] gap-2 border-b border-base-300 py-1"
+              >
+                <span className="muted text-right font-mono">{row.line}</span>
+                <div>
+                  {row.value && <p>{'name' in row.value ? row.value.name : row.value.nickname}</p>}
+                  <ul>
+                    {row.findings.map((finding, i) => (
+                      // biome-ignore lint/suspicious/noArrayIndexKey: read anew as a whole
+                      <FindingItem key={i} finding={finding} />
+                    ))}
+                  </ul>
+                </div>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="mt-4 flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          disabled={good.length === 0 || bad > 0 || busy}
+          onClick={() => void bring()}
+        >
+          {busy ? 'Bringing in…' : `Bring in ${good.length}`}
+        </button>
+        <button type="button" className="btn btn-ghost btn-sm" onClick={() => dialog.current?.close()}>
+          Close
+        </button>
+        {bad > 0 && (
+          <span className="muted text-sm">
+            Mend the lines that cannot be taken in the text above, or take them out.
+          </span>
+        )}
+      </div>
+    </dialog>
+  );
+}

@@ -1,0 +1,119 @@
+import type { Finding } from '@umbrex/core/findings';
+import type { Person, Unit } from '@umbrex/core/model';
+import {
+  type Column,
+  guessMapping,
+  PEOPLE_COLUMNS,
+  type ReadRow,
+  readPeople,
+  readUnits,
+  UNIT_COLUMNS,
+} from '@umbrex/core/roster';
+import Papa from 'papaparse';
+import { useMemo, useRef, useState } from 'react';
+import { call, failureText, Refusal, TAB } from '../desk/api';
+import type { ImportProps } from './RosterImport';
+
+const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+/** As many as one import may bring; a longer table is said, never cut. */
+const MOST_ROWS = 2000;
+
+function unreadable({ findings: [first] }: Refusal): string {
+  return first && 'detail' in first ? first.detail : 'it is no workbook';
+}
+
+/** The state of bringing in a table: its text or cells, what the columns are, how each row reads. */
+export function useRosterImport({ what, people, teams, units, kinds, close }: ImportProps) {
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState<Readonly<Record<number, string | null>>>({});
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  // The same row keeps its id while the table is mended, so that a retry of the same table is harmless.
+  const ids = useRef<string[]>([]);
+  const columns: readonly Column[] = what === 'people' ? PEOPLE_COLUMNS : UNIT_COLUMNS;
+
+  const rows = useMemo(() => {
+    const parsed = Papa.parse<string[]>(text.trim(), {
+      delimitersToGuess: ['\t', ',', ';', '|'],
+      skipEmptyLines: false,
+    });
+    return text.trim() === '' ? [] : parsed.data;
+  }, [text]);
+  const tooLong = rows.length > MOST_ROWS + 1;
+  const mapping = useMemo(
+    () => guessMapping(rows[0] ?? [], columns).map((guess, i) => (i in chosen ? (chosen[i] ?? null) : guess)),
+    [rows, columns, chosen],
+  );
+  const read = useMemo((): ReadRow<Person | Unit>[] => {
+    if (rows.length < 2 || tooLong) return [];
+    let n = 0;
+    const newId = () => {
+      ids.current[n] ??= crypto.randomUUID();
+      return ids.current[n++] as string;
+    };
+    const input = { rows: rows.slice(1), mapping, firstLine: 2, newId };
+    return what === 'people'
+      ? readPeople({ ...input, present: people, teams })
+      : readUnits({ ...input, present: units, people, descriptions: kinds });
+  }, [rows, tooLong, mapping, what, people, teams, units, kinds]);
+
+  const good = read.flatMap(({ value }) => (value ? [value] : []));
+  const twice = read.filter((row) => row.twice).length;
+
+  const takeFile = async (file: File) => {
+    setFault(null);
+    setChosen({});
+    try {
+      if (!file.name.toLowerCase().endsWith('.xlsx')) {
+        setText(await file.text());
+        return;
+      }
+      const response = await fetch('/api/roster/workbook', {
+        method: 'POST',
+        body: await file.arrayBuffer(),
+        headers: { 'content-type': XLSX, 'x-umbrex-tab': TAB },
+      });
+      const answer = (await response.json()) as { rows?: string[][]; findings?: Finding[] };
+      if (!answer.rows) throw new Refusal(response.status, answer.findings ?? [], null);
+      setText(Papa.unparse(answer.rows, { delimiter: '\t' }));
+    } catch (error) {
+      setFault(
+        error instanceof Refusal && error.status === 400
+          ? `This file cannot be read: ${unreadable(error)}. Save it as XLSX or CSV and try again.`
+          : failureText(error),
+      );
+    }
+  };
+
+  const bring = async () => {
+    setBusy(true);
+    setFault(null);
+    try {
+      await call('POST', '/api/roster/import', what === 'people' ? { people: good } : { units: good });
+      window.location.reload();
+    } catch (error) {
+      setFault(`Nothing was brought in. ${failureText(error)}`);
+      setBusy(false);
+    }
+  };
+  const setColumn = (i: number, key: string | null) => setChosen((now) => ({ ...now, [i]: key }));
+  return {
+    text,
+    setText,
+    rows,
+    columns,
+    mapping,
+    setColumn,
+    read,
+    good,
+    bad: read.length - good.length - twice,
+    twice,
+    fault: tooLong
+      ? `${rows.length - 1} rows: at most ${MOST_ROWS} at once. Bring the table in by parts.`
+      : fault,
+    busy,
+    bring,
+    takeFile,
+    close,
+  };
+}

@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import { LabelledText } from '../../components/LabelledText';
+import { call, Refusal } from '../desk/api';
+import { Fault } from './fields';
+import { accessFault } from './words';
+
+/** The way in: name and password, a code where the account has one, and in the demo one click. */
+export function SignIn({
+  to,
+  demo,
+}: {
+  to: string;
+  /** The demo's accounts, which one click opens; none elsewhere. */
+  demo: readonly { role: string; name: string }[];
+}) {
+  const [login, setLogin] = useState('');
+  const [password, setPassword] = useState('');
+  const [code, setCode] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const attempt = async (path: string, body: object) => {
+    setBusy(true);
+    setFault(null);
+    try {
+      await call('POST', path, body);
+      window.location.assign(to);
+    } catch (error) {
+      if (error instanceof Refusal && error.code === 'code-needed' && code === null) setCode('');
+      else setFault(accessFault(error));
+      setBusy(false);
+    }
+  };
+  return (
+    <div className="space-y-4">
+      {demo.length > 0 && (
+        <section className="space-y-2 rounded border border-base-300 bg-base-100 p-4">
+          <h2 className="font-bold">The demo: come in as</h2>
+          {demo.map(({ role, name }) => (
+            <button
+              key={role}
+              type="button"
+              className="btn btn-outline btn-sm w-full justify-start"
+              disabled={busy}
+              onClick={() => void attempt('/api/session/demo', { role })}
+            >
+              {name}, {role}
+            </button>
+          ))}
+        </section>
+      )}
+      <form
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void attempt('/api/session', { login, password, ...(code !== null && { code }) });
+        }}
+      >
+        <LabelledText title="Sign-in name" value={login} set={setLogin} autoComplete="username" />
+        <LabelledText
+          title="Password"
+          type="password"
+          value={password}
+          set={setPassword}
+          autoComplete="current-password"
+        />
+        {code !== null && (
+          <LabelledText
+            title="Code of six digits from your authenticator"
+            value={code}
+            set={setCode}
+            autoComplete="one-time-code"
+            inputMode="numeric"
+          />
+        )}
+        <Fault text={fault} />
+        <button type="submit" className="btn btn-primary btn-sm" disabled={busy || !login || !password}>
+          {busy ? 'Signing in…' : 'Sign in'}
+        </button>
+      </form>
+    </div>
+  );
+}

@@ -1,0 +1,14 @@
+import { call } from '../desk/api';
+
+/** Ends this browser's session. */
+export function SignOut() {
+  const out = async () => {
+    await call('DELETE', '/api/session');
+    window.location.assign('/sign-in');
+  };
+  return (
+    <button type="button" onClick={() => void out()}>
+      Sign out
+    </button>
+  );
+}

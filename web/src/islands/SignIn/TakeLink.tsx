@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { LabelledText } from '../../components/LabelledText';
+import { call } from '../desk/api';
+import { Fault, PASSWORD_HELP } from './fields';
+import { accessFault } from './words';
+
+/** What an invitation or a reset link asks for: a sign-in name for a new account, and a password. */
+export function TakeLink({
+  token,
+  name,
+  isNew,
+  me,
+}: {
+  token: string;
+  name: string;
+  isNew: boolean;
+  /** Who is signed in here already, and may take an invitation as themselves. */
+  me: string | null;
+}) {
+  const [login, setLogin] = useState('');
+  const [shownName, setShownName] = useState(name);
+  const [password, setPassword] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const account = () => ({ password, ...(isNew && { login: login.trim(), name: shownName.trim() }) });
+  const take = async (body: object) => {
+    setBusy(true);
+    setFault(null);
+    try {
+      await call('POST', `/api/links/${token}`, body);
+      window.location.assign('/');
+    } catch (error) {
+      setFault(accessFault(error));
+      setBusy(false);
+    }
+  };
+  return (
+    <form
+      className="space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void take(account());
+      }}
+    >
+      {isNew && me !== null && (
+        <>
+          <button
+            type="button"
+            className="btn btn-primary btn-sm"
+            disabled={busy}
+            onClick={() => void take({ join: true })}
+          >
+            Join as {me}
+          </button>
+          <p className="muted">Or make another account:</p>
+        </>
+      )}
+      {isNew && (
+        <>
+          <LabelledText
+            title="Your name, as others see it"
+            value={shownName}
+            set={setShownName}
+            autoComplete="name"
+          />
+          <LabelledText title="A name to sign in with" value={login} set={setLogin} autoComplete="username" />
+        </>
+      )}
+      <LabelledText
+        title="A password"
+        type="password"
+        value={password}
+        set={setPassword}
+        autoComplete="new-password"
+        help={PASSWORD_HELP}
+      />
+      <Fault text={fault} />
+      <button
+        type="submit"
+        className="btn btn-primary btn-sm"
+        disabled={busy || !password || (isNew && !login.trim())}
+      >
+        {busy ? 'A moment…' : isNew ? 'Come in' : 'Set the password'}
+      </button>
+    </form>
+  );
+}

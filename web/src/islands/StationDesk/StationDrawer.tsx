@@ -1,0 +1,250 @@
+import { type Station, StationSchema } from '@umbrex/core/model';
+import { knownFacts, requestParts } from '@umbrex/core/stations';
+import { placeText, readPlace } from '@umbrex/core/units';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { DrawerHead } from '../../components/DrawerHead';
+import { FindingItem } from '../../components/FindingItem';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+import { factText, KIND_TEXT, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
+import type { Held } from '../desk/useHeld';
+import { FactForm } from './FactForm';
+import type { useStationDesk } from './useStationDesk';
+
+type Props = ReturnType<typeof useStationDesk> & { held: Held<Station> };
+
+/** A station's details: questions first, then each fact with its source and day, where it is, permission, who reached it. */
+export function StationDrawer(props: Props) {
+  const { held, reviews, stations, setOpenId, dropFact, mayEdit } = props;
+  const station = held.value;
+  const findings = reviews.get(station.id) ?? [];
+  return (
+    <div className="space-y-4">
+      <DrawerHead title={station.name} sub={KIND_TEXT[station.kind].one} close={() => setOpenId(null)} />
+      {findings.length > 0 && (
+        <ul className="space-y-1.5">
+          {findings.map((finding) => (
+            <FindingItem key={finding.code + ('field' in finding ? finding.field : '')} finding={finding} />
+          ))}
+        </ul>
+      )}
+      <section>
+        <h3 className="muted font-semibold">What is said of it</h3>
+        {station.facts.length === 0 && <p>Nothing yet.</p>}
+        <dl>
+          {[...knownFacts(station)].map(([field, { fact, others }]) => (
+            <div key={field} className="border-b border-base-300 py-1">
+              <dt className="muted text-[0.87rem]">{stationField(field)}</dt>
+              {[fact, ...others].map((said, i) => (
+                <dd
+                  key={`${said.source} ${said.on} ${String(said.value)}`}
+                  className={`flex items-start justify-between gap-2 ${i > 0 ? 'muted' : ''}`}
+                >
+                  <span>
+                    <strong className={i > 0 ? 'font-normal' : ''}>{factText(said)}</strong>
+                    <span className="muted block text-[0.8rem]">
+                      {said.source}, {said.on === 'unknown' ? 'undated' : said.on}
+                    </span>
+                  </span>
+                  {mayEdit && (
+                    <button
+                      type="button"
+                      className="btn btn-ghost btn-xs btn-square"
+                      aria-label={`Take out: ${stationField(field)} ${factText(said)}, ${said.source}`}
+                      onClick={() => void dropFact(held, said)}
+                    >
+                      <Trash2 size={14} aria-hidden="true" />
+                    </button>
+                  )}
+                </dd>
+              ))}
+            </div>
+          ))}
+        </dl>
+        {mayEdit && <FactForm {...props} />}
+      </section>
+      {mayEdit && <NameAndSite {...props} />}
+      {station.kind === 'repeater' && <Permission {...props} />}
+      {station.kind === 'repeater' && mayEdit && <Reports {...props} />}
+      {mayEdit && (
+        <button
+          type="button"
+          className="btn btn-outline btn-error btn-sm"
+          onClick={() => void stations.remove(held).then((ok) => ok && setOpenId(null))}
+        >
+          <Trash2 size={16} aria-hidden="true" /> Delete station
+        </button>
+      )}
+    </div>
+  );
+}
+
+function NameAndSite({ held, stations }: Props) {
+  const [name, setName] = useState(held.value.name);
+  const [text, setText] = useState(placeText(held.value.site));
+  const [fault, setFault] = useState<string | null>(null);
+  const save = () => {
+    const site = readPlace(text);
+    const parsed = StationSchema.safeParse({ ...held.value, name, site: site ?? null });
+    if (site === undefined) setFault('Write it as 41.2733, -38.5012: degrees north, then east.');
+    else if (!parsed.success) setFault('Give the station a name of up to 60 letters.');
+    else {
+      setFault(null);
+      void stations.save(parsed.data, held.version);
+    }
+  };
+  return (
+    <form
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <LabelledText title="Name" value={name} set={setName} most={60} />
+      <LabelledText title="Site: latitude, longitude" value={text} set={setText} most={40} />
+      {fault && (
+        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+          {fault}
+        </p>
+      )}
+      <button type="submit" className="btn btn-outline btn-sm">
+        Save name and site
+      </button>
+    </form>
+  );
+}
+
+function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
+  const [permission, setPermission] = useState(held.value.permission);
+  const [copied, setCopied] = useState(false);
+  const change = (part: Partial<Station['permission']>) => setPermission((now) => ({ ...now, ...part }));
+  const request = requestText(requestParts(held.value, groupName, me, people.length));
+  if (!mayEdit)
+    return (
+      <p>
+        <span className="muted">Permission: </span>
+        {PERMISSION_TEXT[permission.state]}
+      </p>
+    );
+  return (
+    <form
+      className="space-y-2 border-t border-base-300 pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void stations.save({ ...held.value, permission }, held.version);
+      }}
+    >
+      <h3 className="muted font-semibold">Permission</h3>
+      <LabelledSelect
+        title="How it stands"
+        value={permission.state}
+        options={Object.entries(PERMISSION_TEXT) as [Station['permission']['state'], string][]}
+        set={(state) => change({ state })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <label>
+          <span className="muted block text-[0.87rem]">Who asked or was told</span>
+          <input
+            className="input input-sm w-full"
+            value={permission.by}
+            maxLength={60}
+            onChange={(event) => change({ by: event.target.value })}
+          />
+        </label>
+        <Day title="On" value={permission.on} set={(on) => change({ on })} />
+        <Day title="Good until" value={permission.expires} set={(expires) => change({ expires })} />
+        <label>
+          <span className="muted block text-[0.87rem]">Note</span>
+          <input
+            className="input input-sm w-full"
+            value={permission.note}
+            maxLength={400}
+            onChange={(event) => change({ note: event.target.value })}
+          />
+        </label>
+      </div>
+      <button type="submit" className="btn btn-primary btn-sm">
+        Save permission
+      </button>
+      <details>
+        <summary className="muted cursor-pointer">A text to ask with</summary>
+        <textarea
+          className="textarea mt-1 h-44 w-full text-[0.93rem]"
+          readOnly
+          value={request}
+          aria-label="A text to ask with"
+        />
+        <button
+          type="button"
+          className="btn btn-outline btn-xs"
+          onClick={() => void navigator.clipboard.writeText(request).then(() => setCopied(true))}
+        >
+          {copied ? 'Copied' : 'Copy it'}
+        </button>
+      </details>
+    </form>
+  );
+}
+
+function Day({ title, value, set }: { title: string; value: string; set: (value: string) => void }) {
+  return (
+    <label>
+      <span className="muted block text-[0.87rem]">{title}</span>
+      <input
+        type="date"
+        className="input input-sm w-full"
+        value={value === 'unknown' ? '' : value}
+        onChange={(event) => set(event.target.value || 'unknown')}
+      />
+    </label>
+  );
+}
+
+function Reports({ held, stations, people, today }: Props) {
+  const [personId, setPersonId] = useState('');
+  const note = (reached: boolean) =>
+    stations.save(
+      { ...held.value, reports: [...held.value.reports, { personId, reached, on: today }] },
+      held.version,
+    );
+  const name = (id: string) => people.find((person) => person.id === id)?.name ?? 'somebody who left';
+  return (
+    <section className="border-t border-base-300 pt-3">
+      <h3 className="muted font-semibold">Who reached it</h3>
+      <ul className="text-[0.93rem]">
+        {held.value.reports.map((report) => (
+          <li key={`${report.personId} ${report.on} ${report.reached}`}>
+            {name(report.personId)} {report.reached ? 'reached it' : 'did not reach it'}, {report.on}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <LabelledSelect
+          title="Somebody says"
+          value={personId}
+          options={[['', 'who'], ...people.map(({ id, name: who }) => [id, who] as const)]}
+          set={setPersonId}
+          width="w-44"
+        />
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          disabled={!personId}
+          onClick={() => void note(true)}
+        >
+          Reached it
+        </button>
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          disabled={!personId}
+          onClick={() => void note(false)}
+        >
+          Did not
+        </button>
+      </div>
+    </section>
+  );
+}

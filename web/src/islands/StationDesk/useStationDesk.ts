@@ -1,0 +1,65 @@
+import type { Finding } from '@umbrex/core/findings';
+import type { Station, StationFact } from '@umbrex/core/model';
+import { type Preconditions, reviewStation, stationsFromGeoJson } from '@umbrex/core/stations';
+import { useEffect, useMemo, useState } from 'react';
+import { call, failureText } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+import { type Held, useHeld } from '../desk/useHeld';
+
+export interface StationProps {
+  readonly planId: string;
+  readonly groupName: string;
+  readonly me: string;
+  readonly stations: readonly Held<Station>[];
+  readonly people: readonly { id: string; name: string }[];
+  /** For each repeater and each person, the five things that must be so. */
+  readonly matrix: Readonly<Record<string, Readonly<Record<string, Preconditions>>>>;
+  readonly today: string;
+  readonly mayEdit: boolean;
+  readonly first: string | null;
+}
+
+/** The state of the stations: which is open, and what is said of each. */
+export function useStationDesk(props: StationProps) {
+  const stations = useHeld('/api/stations', props.stations, {
+    titleOf: ({ name }) => name,
+    nameOf: (id) => props.people.find((person) => person.id === id)?.name,
+  });
+  const [openId, setOpenId] = useState(props.first);
+  const [faults, setFaults] = useState<readonly Finding[]>([]);
+  const reviews = useMemo(
+    () => new Map(stations.held.map(({ value }) => [value.id, reviewStation(value, props.today)])),
+    [stations.held, props.today],
+  );
+  const open = stations.held.find(({ value }) => value.id === openId) ?? null;
+  useEffect(() => {
+    if (props.first) document.getElementById(`station-${props.first}`)?.scrollIntoView({ block: 'nearest' });
+  }, [props.first]);
+
+  const addFact = (held: Held<Station>, fact: StationFact) =>
+    stations.save({ ...held.value, facts: [...held.value.facts, fact] }, held.version);
+  const dropFact = (held: Held<Station>, fact: StationFact) =>
+    stations.save({ ...held.value, facts: held.value.facts.filter((other) => other !== fact) }, held.version);
+
+  const takeGeoJson = async (file: File) => {
+    setFaults([]);
+    try {
+      const { stations: found, findings } = stationsFromGeoJson(JSON.parse(await file.text()), () =>
+        crypto.randomUUID(),
+      );
+      setFaults(findings);
+      if (found.length > 0) await call('POST', '/api/roster/import', { stations: found });
+      if (found.length > 0 && findings.length === 0) window.location.reload();
+      else if (found.length > 0)
+        $notice.set({
+          text: `${found.length} stations are in the list; load the page to see them.`,
+          kind: 'done',
+        });
+    } catch (error) {
+      if (error instanceof SyntaxError)
+        setFaults([{ code: 'document-not-json', severity: 'error', path: '', detail: error.message }]);
+      else $notice.set({ text: failureText(error), kind: 'failed' });
+    }
+  };
+  return { ...props, stations, reviews, open, setOpenId, addFact, dropFact, takeGeoJson, faults };
+}

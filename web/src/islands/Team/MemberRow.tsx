@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import { type Member, ROLES, type Role, type useTeamDesk } from './useTeamDesk';
+
+type Props = Pick<ReturnType<typeof useTeamDesk>, 'people' | 'make' | 'change'> & { member: Member };
+
+/** One member. What is chosen counts only once it is saved, so that arrow keys change nobody's role on their way. */
+export function MemberRow({ member, people, make, change }: Props) {
+  const [role, setRole] = useState<Role>(member.role);
+  const [personId, setPersonId] = useState(member.personId ?? '');
+  const [isLeaving, setLeaving] = useState(false);
+  const isChanged = role !== member.role || personId !== (member.personId ?? '');
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 py-2">
+      <span className="min-w-44 grow">
+        <strong>{member.name}</strong> <span className="muted font-mono text-[0.87rem]">{member.login}</span>
+        {member.secondFactor && <span className="muted text-[0.87rem]"> with codes</span>}
+      </span>
+      <select
+        className="select select-sm w-36"
+        aria-label={`Role of ${member.name}`}
+        value={role}
+        onChange={(event) => setRole(event.target.value as Role)}
+      >
+        {ROLES.map((one) => (
+          <option key={one}>{one}</option>
+        ))}
+      </select>
+      <select
+        className="select select-sm w-44"
+        aria-label={`${member.name} is, in the roster`}
+        value={personId}
+        onChange={(event) => setPersonId(event.target.value)}
+      >
+        <option value="">nobody in the roster</option>
+        {people.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {isChanged ? (
+        <button
+          type="button"
+          className="btn btn-primary btn-xs"
+          onClick={() => void change('PUT', member.accountId, { role, personId: personId || null })}
+        >
+          Save {member.name}
+        </button>
+      ) : isLeaving ? (
+        <>
+          <button
+            type="button"
+            className="btn btn-error btn-outline btn-xs"
+            onClick={() => void change('DELETE', member.accountId)}
+          >
+            Yes, take {member.name} out
+          </button>
+          <button type="button" className="btn btn-ghost btn-xs" onClick={() => setLeaving(false)}>
+            No
+          </button>
+        </>
+      ) : (
+        <>
+          <button
+            type="button"
+            className="btn btn-outline btn-xs"
+            onClick={() =>
+              void make({ kind: 'reset', accountId: member.accountId }, `A new password for ${member.name}`)
+            }
+          >
+            New password
+          </button>
+          <button type="button" className="btn btn-ghost btn-xs" onClick={() => setLeaving(true)}>
+            Take out
+          </button>
+        </>
+      )}
+    </li>
+  );
+}

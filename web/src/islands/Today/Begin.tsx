@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { call, failureText } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+
+interface Props {
+  planId: string;
+  channels: number;
+  units: number;
+  firstUnitId: string | null;
+}
+
+/** An empty workspace: three ways to a first channel, then the set one holds, then its sheet. */
+export function Begin({ planId, channels, units, firstUnitId }: Props) {
+  const [busy, setBusy] = useState(false);
+  const example = async () => {
+    setBusy(true);
+    try {
+      const { id } = await call<{ id: string }>('POST', '/api/example', {});
+      window.location.assign(`/plans/${id}`);
+    } catch (error) {
+      $notice.set({ text: failureText(error), kind: 'failed' });
+      setBusy(false);
+    }
+  };
+  const step = channels === 0 ? 1 : units === 0 ? 2 : 3;
+  return (
+    <section className="mb-6 rounded border border-base-content bg-base-100 p-5">
+      <h2 className="text-lg font-bold">To a first sheet in five minutes</h2>
+      <ol className="mt-3 space-y-4">
+        <Step n={1} now={step} title="A channel or two">
+          <p>Write one as a listing says it, or paste a whole listing: both go into the line above.</p>
+          <p className="mt-2 flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn btn-primary btn-sm"
+              onClick={() => document.dispatchEvent(new CustomEvent('umbrex:entry'))}
+            >
+              Write or paste
+            </button>
+            <a className="btn btn-outline btn-sm" href={`/plans/${planId}/directory`}>
+              Look in a directory
+            </a>
+            <button
+              type="button"
+              className="btn btn-outline btn-sm"
+              disabled={busy}
+              onClick={() => void example()}
+            >
+              {busy ? 'Loading…' : 'Look at an example first'}
+            </button>
+          </p>
+        </Step>
+        <Step n={2} now={step} title="The set you hold">
+          <p>Choose the kind that behaves like yours, and give it a name.</p>
+          <a className="btn btn-outline btn-sm mt-2" href={`/plans/${planId}/devices`}>
+            To the devices
+          </a>
+        </Step>
+        <Step n={3} now={step} title="Its sheet">
+          <p>The steps for this very set, rehearsed before you see them.</p>
+          {firstUnitId && channels > 0 && (
+            <a className="btn btn-primary btn-sm mt-2" href={`/plans/${planId}/sheets/${firstUnitId}`}>
+              To the sheet
+            </a>
+          )}
+        </Step>
+      </ol>
+    </section>
+  );
+}
+
+function Step({
+  n,
+  now,
+  title,
+  children,
+}: {
+  n: number;
+  now: number;
+  title: string;
+  children: React.ReactNode;
+}) {
+  return (
+    <li className={`flex gap-3 ${n === now ? '' : 'muted'}`} aria-current={n === now ? 'step' : undefined}>
+      <span className="font-mono text-lg font-bold">{n < now ? '✓' : n}</span>
+      <div>
+        <h3 className="font-semibold">
+          {title}
+          {n < now && <span className="sr-only">, done</span>}
+        </h3>
+        {n >= now && children}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,110 @@
+import { useEffect, useState } from 'react';
+import { call, failureText, Refusal } from './api';
+import { $conflict, $notice } from './deskStore';
+
+/** A document with the version that an edit must name. */
+export interface Held<T> {
+  readonly value: T;
+  readonly version: number;
+}
+interface Saved {
+  readonly version: number;
+  readonly editId: string | null;
+}
+
+interface Options<T> {
+  /** What one is called where it is spoken of. */
+  readonly titleOf: (value: T) => string;
+  /** What an id inside of it stands for. */
+  readonly nameOf?: (id: string) => string | undefined;
+  /** The name under which its routes carry it. */
+  readonly part?: string;
+}
+
+/** A list of things of one kind: adding, changing and deleting, each with undo; a stale change opens the dialogue with both versions. */
+export function useHeld<T extends { readonly id: string }>(
+  path: string,
+  initial: readonly Held<T>[],
+  { titleOf, nameOf = () => undefined, part = 'value' }: Options<T>,
+) {
+  const [held, setHeld] = useState(initial);
+  const newer = (error: Refusal): Held<T> | null => {
+    const current = error.current as (Readonly<Record<string, unknown>> & { version: number }) | null;
+    return current?.[part] ? { value: current[part] as T, version: current.version } : null;
+  };
+
+  // An edit undone from the notice is not in this list yet: fetch the page anew.
+  useEffect(() => {
+    const anew = () => window.location.reload();
+    document.addEventListener('umbrex:undone', anew);
+    return () => document.removeEventListener('umbrex:undone', anew);
+  }, []);
+
+  const keep = (current: Held<T>) =>
+    setHeld((now) => now.map((entry) => (entry.value.id === current.value.id ? current : entry)));
+
+  /** @param clash what to do when somebody changed it meanwhile: with the newer state, or nothing when it is gone */
+  const attempt = async (
+    action: () => Promise<{ text: string; editId: string | null }>,
+    clash?: (current: Held<T> | null) => void,
+  ): Promise<boolean> => {
+    try {
+      const { text, editId } = await action();
+      $notice.set({ text, kind: 'done', ...(editId && { editId }) });
+      return true;
+    } catch (error) {
+      if (error instanceof Refusal && error.status === 409 && clash) clash(newer(error));
+      else if (error instanceof Refusal && error.status === 404 && clash) clash(null);
+      else if (error instanceof Refusal && error.status === 409) {
+        const current = newer(error);
+        if (current) keep(current);
+        $notice.set({
+          text: 'Somebody changed this meanwhile. The newer state is shown; look at it, then do it again.',
+          kind: 'failed',
+        });
+      } else if (error instanceof Refusal && error.findings.length > 0) {
+        const { path: at = '', detail = '' } = error.findings[0] as { path?: string; detail?: string };
+        $notice.set({ text: `${at.replace(/^\/\w+\//, '')}: ${detail}`, kind: 'failed' });
+      } else $notice.set({ text: failureText(error), kind: 'failed' });
+      return false;
+    }
+  };
+  const byName = (a: Held<T>, b: Held<T>) => titleOf(a.value).localeCompare(titleOf(b.value));
+
+  const add = (value: T) =>
+    attempt(async () => {
+      const { version, editId } = await call<Saved>('POST', path, { [part]: value });
+      setHeld((now) =>
+        [...now.filter((entry) => entry.value.id !== value.id), { value, version }].sort(byName),
+      );
+      return { text: `${titleOf(value)} is in the list.`, editId };
+    });
+  const save = (value: T, version: number): Promise<boolean> =>
+    attempt(
+      async () => {
+        const saved = await call<Saved>('PUT', `${path}/${value.id}`, { version, [part]: value });
+        keep({ value, version: saved.version });
+        return {
+          text: saved.editId ? `${titleOf(value)} is saved.` : 'Nothing was different.',
+          editId: saved.editId,
+        };
+      },
+      (current) =>
+        $conflict.set({
+          name: titleOf(value),
+          mine: value,
+          theirs: current?.value ?? null,
+          nameOf,
+          keepTheirs: async () =>
+            current ? keep(current) : setHeld((now) => now.filter((h) => h.value.id !== value.id)),
+          keepMine: () => save(value, current?.version ?? 0),
+        }),
+    );
+  const remove = ({ value, version }: Held<T>) =>
+    attempt(async () => {
+      const { editId } = await call<Saved>('DELETE', `${path}/${value.id}`, { version });
+      setHeld((now) => now.filter((entry) => entry.value.id !== value.id));
+      return { text: `${titleOf(value)} is deleted.`, editId };
+    });
+  return { held, add, save, remove };
+}

@@ -1,0 +1,13 @@
+import { SERVICES } from '@umbrex/core/facts';
+
+const SERVICE_NAMES: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(Object.values(SERVICES).map(({ id, title }) => [id, title])),
+  gmrs: 'GMRS',
+  frs: 'FRS',
+  murs: 'MURS',
+  other: 'this service',
+};
+/** What people call a service. */
+export function serviceWords(id: string): string {
+  return SERVICE_NAMES[id] ?? id;
+}

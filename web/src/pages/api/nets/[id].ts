@@ -1,0 +1,4 @@
+import { collection } from '@/server/collection';
+
+/** PUT or DELETE a net; see `collection`. */
+export const { PUT, DELETE } = collection('net');

@@ -1,0 +1,53 @@
+import { peopleTable, safeCell, unitTable } from '@umbrex/core/roster';
+import Papa from 'papaparse';
+import { z } from 'zod';
+import { endpoint } from '@/server/endpoint';
+import { NotHere } from '@/server/problem';
+import { listDescriptions } from '@/server/repositories/descriptions';
+import { listDocuments } from '@/server/repositories/documents';
+import { listUnits } from '@/server/repositories/units';
+import { writeWorkbook } from '@/server/workbook';
+
+const Query = z.object({ what: z.enum(['people', 'devices']), as: z.enum(['csv', 'tsv', 'xlsx']) });
+const TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  tsv: 'text/tab-separated-values; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+
+/** GET people or devices as a table, `?what=people|devices&as=csv|tsv|xlsx`, as a download: 200, 404 another what or as. */
+export const GET = endpoint(null, async ({ db, workspace, url }) => {
+  const query = Query.safeParse(Object.fromEntries(url.searchParams));
+  if (!query.success) throw new NotHere();
+  const { what, as } = query.data;
+  const [people, teams, units, descriptions] = await Promise.all([
+    listDocuments(db, 'person', workspace.id),
+    listDocuments(db, 'team', workspace.id),
+    listUnits(db, workspace.id),
+    listDescriptions(db, workspace.id),
+  ]);
+  const values = people.map(({ value }) => value);
+  const table =
+    what === 'people'
+      ? peopleTable(
+          values,
+          teams.map(({ value }) => value),
+        )
+      : unitTable(
+          units.map(({ unit }) => unit),
+          values,
+          descriptions.map(({ description }) => description),
+        );
+  const rows = table.map((row) => row.map(safeCell));
+  const body =
+    as === 'xlsx'
+      ? await writeWorkbook(what, rows)
+      : Papa.unparse(rows, { delimiter: as === 'tsv' ? '\t' : ',', newline: '\r\n' });
+  return new Response(body, {
+    headers: {
+      'content-type': TYPES[as],
+      'content-disposition': `attachment; filename="${what}.${as}"`,
+      'cache-control': 'no-store',
+    },
+  });
+});

@@ -1,0 +1,67 @@
+import type { Knex } from 'knex';
+import { type Role, RoleSchema } from '../auth/roles';
+import { newToken, tokenHash } from '../auth/token';
+
+/** What a link is good for: an invitation, a new password, or enrolling one's own set without an account. */
+export type LinkKind = 'invite' | 'reset' | 'enrol';
+export interface Link {
+  readonly kind: LinkKind;
+  readonly workspaceId: string;
+  readonly workspaceName: string;
+  readonly role: Role | null;
+  readonly accountId: string | null;
+  readonly personId: string | null;
+  readonly name: string;
+}
+
+const LINK_DAYS: Readonly<Record<LinkKind, number>> = { invite: 14, reset: 2, enrol: 14 };
+
+/** Makes a link; its token is shown once and kept as a hash. */
+export async function makeLink(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  link: Pick<Link, 'kind' | 'role' | 'accountId' | 'personId' | 'name'>,
+): Promise<string> {
+  const token = newToken();
+  await trx('link').insert({
+    token_hash: tokenHash(token),
+    workspace_id: workspaceId,
+    kind: link.kind,
+    role: link.role,
+    account_id: link.accountId,
+    person_id: link.personId,
+    name: link.name,
+    expires_at: trx.raw(`now() + interval '${LINK_DAYS[link.kind]} days'`),
+  });
+  return token;
+}
+
+/** A link that is still good. */
+export async function openLink(db: Knex, token: string): Promise<Link | undefined> {
+  const row = await db('link')
+    .join('workspace', 'workspace.id', 'link.workspace_id')
+    .where({ token_hash: tokenHash(token), used_at: null })
+    .andWhere('expires_at', '>', db.fn.now())
+    .first('link.*', 'workspace.name as workspace_name');
+  return (
+    row && {
+      kind: row.kind,
+      workspaceId: row.workspace_id,
+      workspaceName: row.workspace_name,
+      role: row.role === null ? null : RoleSchema.parse(row.role),
+      accountId: row.account_id,
+      personId: row.person_id,
+      name: row.name,
+    }
+  );
+}
+
+/** Uses a link up; answers it, or nothing when somebody else was first. */
+export async function useLink(trx: Knex.Transaction, token: string): Promise<Link | undefined> {
+  const link = await openLink(trx, token);
+  if (!link) return undefined;
+  const used = await trx('link')
+    .where({ token_hash: tokenHash(token), used_at: null })
+    .update({ used_at: trx.fn.now() });
+  return used === 1 ? link : undefined;
+}
