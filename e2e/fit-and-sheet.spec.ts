@@ -75,11 +75,11 @@ test('a new device gets its fit and sheet; a removed one can be taken back', asy
   await expect(page.getByText('Give the device a nickname')).toBeVisible();
   await page.getByLabel('Nickname').fill('Tailgate 1');
   await page.getByRole('button', { name: 'Add device' }).click();
-  await expect(page.getByRole('link', { name: 'Tailgate 1' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Tailgate 1', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Delete Tailgate 1' }).click();
-  await expect(page.getByRole('link', { name: 'Tailgate 1' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Tailgate 1', exact: true })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: 'Tailgate 1' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Tailgate 1', exact: true })).toBeVisible();
   await ready(page);
   await page.getByLabel(/Bring in a description file/).setInputFiles({
     name: 'radio.json',
@@ -134,4 +134,64 @@ test('a set whose keys nobody has described gets a card of values, in its own wo
   await expect(page.getByRole('row', { name: /Encode/ })).toContainText('254.1');
   await bring({ ...file, descriptionId: 'bank-scanner' });
   await expect(page.getByText('of bank-scanner, not of retired-portable')).toBeVisible();
+});
+
+test('what a set holds of its own is seen, kept or let go before its sheet is ready', async ({ page }) => {
+  const plan = await planPath(page);
+  await open(page, `${plan}/devices`);
+  await page.getByRole('link', { name: 'What Watch 2 holds' }).click();
+  await ready(page);
+  await expect(page.getByText('Nobody has looked what it holds.')).toBeVisible();
+  await page.getByText('Say what it holds now').click();
+
+  // A file of another kind of set, and one with what this kind cannot hold, are refused by path.
+  const take = (document: object) =>
+    page.getByLabel('Bring a file that was read from the set').setInputFiles({
+      name: 'read.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ format: 'umbrex/memory@1', ...document })),
+    });
+  await take({ descriptionId: 'pocket-radio', slots: [] });
+  await expect(page.getByRole('alert')).toContainText('of pocket-radio, not of page-handheld');
+  await take({
+    descriptionId: 'page-handheld',
+    slots: [{ number: 5, label: 'R5', values: { txTone: '99.9' } }],
+  });
+  await expect(page.getByRole('alert')).toContainText('/slots/0/values/txTone');
+
+  // By hand, place by place: a tone of the holder's own on a pair that the plan sets too.
+  await page.getByLabel('Memory number').fill('5000');
+  await expect(page.getByText('This kind of set has no such number.')).toBeVisible();
+  await page.getByLabel('Memory number').fill('5');
+  await page.getByLabel('Transmit tone').selectOption('100.0');
+  await page.getByRole('button', { name: 'Write down R5' }).click();
+  await expect(page.getByRole('heading', { name: 'One place of its own would go' })).toBeVisible();
+  await ready(page);
+  await expect(page.getByText('As it was read on')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Its sheet' }).click();
+  await expect(page.getByRole('alert')).toContainText('One place holds something of the holder’s own');
+  await expect(page.getByRole('button', { name: /Print/ })).toHaveCount(0);
+  await page.getByRole('alert').getByRole('link', { name: 'what Watch 2 holds' }).click();
+  await ready(page);
+  expect(await axeFindings(page)).toEqual([]);
+  await page.getByRole('checkbox', { name: 'all of them' }).check();
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByRole('heading', { name: 'One place of its own would go' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Its sheet' }).click();
+  await expect(page.getByRole('button', { name: /Print/ })).toBeVisible();
+
+  // Once the steps are done there is nothing left to do.
+  await page.goBack();
+  await ready(page);
+  await page.getByText('Say what it holds now').click();
+  await page.getByRole('button', { name: 'Its sheet is done: it holds that now' }).click();
+  await expect(page.getByText('As it was read on')).toBeVisible();
+  await page.getByRole('link', { name: 'Its sheet' }).click();
+  await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
+  await page.goBack();
+  await ready(page);
+  await page.getByText('Say what it holds now').click();
+  await page.getByRole('button', { name: 'It is as the factory left it' }).click();
+  await expect(page.getByText(/As the factory left it, seen/)).toBeVisible();
 });

@@ -150,8 +150,7 @@ test('a holder tells of their own set by link, and the coordinator confirms it',
 test('a role is changed only once it is saved, and nobody is taken out by one slip', async ({ page }) => {
   await open(page, `${await planPath(page)}/team`);
   const role = page.getByLabel('Role of County office');
-  await role.focus();
-  await page.keyboard.press('ArrowUp');
+  await role.selectOption('member');
   await expect(page.getByRole('button', { name: 'Save County office' })).toBeVisible();
   await page.reload();
   await ready(page);
@@ -172,7 +171,7 @@ test('a role is changed only once it is saved, and nobody is taken out by one sl
 test('no distress or calling channel is offered for a net', async ({ page }) => {
   await open(page, `${await planPath(page)}/nets`);
   await page.getByRole('button', { name: 'Change Sunday check' }).click();
-  const offered = await page.getByLabel('Channel', { exact: true }).locator('option').allInnerTexts();
+  const offered = await page.getByRole('combobox', { name: 'Channel', exact: true }).locator('option').allInnerTexts();
   expect(offered).toContain('Kelp Stairs');
   expect(offered.filter((name) => /^Harbour watch|^Weather/.test(name))).toEqual([]);
 });
@@ -199,7 +198,7 @@ test.describe('a member', () => {
   test('sees the plan and their own sets, and no way to change what is the group’s', async ({ page }) => {
     const path = await planPath(page);
     await open(page, `${path}/devices`);
-    await expect(page.getByRole('link', { name: 'Watch 3' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Watch 3', exact: true })).toBeVisible();
     await expect(page.getByRole('link', { name: 'Watch 1' })).toHaveCount(0);
     await expect(page.getByRole('button', { name: /^(Delete|Change) / })).toHaveCount(0);
     await expect(page.getByRole('link', { name: 'People' })).toHaveCount(0);
@@ -249,7 +248,7 @@ test('from nothing to a first sheet on one’s own machine, by keys, with no acc
     await page.getByLabel('Kind of device').selectOption({ label: 'Page hand-held' });
     await page.getByLabel('Nickname').fill('Mine');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('link', { name: 'Mine' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Mine', exact: true })).toBeVisible();
     await open(page, '/');
     await page.getByRole('link', { name: 'To the sheet' }).press('Enter');
     await expect(page.getByRole('heading', { name: 'Mine' })).toBeVisible();
@@ -378,4 +377,41 @@ test('script in every text that is kept runs nowhere', async ({ page }) => {
     if (await page.getByText('<img src=x').count()) shown++;
   }
   expect(shown).toBeGreaterThan(6);
+});
+
+test('a table is copied for a spreadsheet, changed there, and brought in again by keys alone', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await open(page, `${await planPath(page)}/devices`);
+  await page.getByRole('button', { name: 'Copy for a spreadsheet' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'devices copied' })).toBeVisible();
+  const [header = '', first = ''] = (await page.evaluate(() => navigator.clipboard.readText())).split('\n');
+  expect(header.split('\t').slice(0, 3)).toEqual(['Nickname', 'Kind', 'Holder']);
+  const row = first.split('\t').map((cell, i) => (i === 0 ? 'Spare by keys' : i === 3 ? 'KEYS-1' : cell));
+
+  await page.getByRole('button', { name: 'Bring in a table' }).focus();
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toBeVisible();
+  // From here on only keys: to the text, paste it, and on to what the preview offers.
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 60; i++) {
+      const label = await page.evaluate(() => {
+        const at = document.activeElement as HTMLElement | null;
+        return `${at?.tagName} ${at?.getAttribute('aria-label') ?? ''} ${at?.closest('label')?.textContent ?? ''} ${at?.textContent ?? ''}`;
+      });
+      if (name.test(label)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`no way by Tab to ${name}`);
+  };
+  await tabTo(/^TEXTAREA/);
+  await page.evaluate((text) => navigator.clipboard.writeText(text), `${header}\n${row.join('\t')}`);
+  await page.keyboard.press('Control+V');
+  await tabTo(/^BUTTON .*Bring in 1$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: 'Spare by keys', exact: true })).toBeVisible();
 });

@@ -19,6 +19,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/today': 'observer',
   '/plans/[planId]/people': 'editor',
   '/plans/[planId]/devices': 'member',
+  '/plans/[planId]/devices/[unitId]': 'member',
   '/plans/[planId]/describe': 'editor',
   '/plans/[planId]/stations': 'observer',
   '/plans/[planId]/map': 'observer',

@@ -1,6 +1,6 @@
 import type { Finding } from './findings/index';
 import { type Cell, type Fit, fitDevice, fitPlan } from './fit/index';
-import type { Channel, Description, Plan } from './model/index';
+import { type Channel, type Description, heldMemory, ownPlaces, type Plan, type Unit } from './model/index';
 import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
 
 /** A device's part of the plan, ready for its holder: where everything goes, the steps, and whether they are proven. */
@@ -8,17 +8,30 @@ export interface Prepared {
   readonly fit: Fit;
   readonly sheet: Sheet;
   readonly proof: Proof;
+  /** Places of the holder's own that would be overwritten and that nobody has let go of: until then the sheet is not ready. */
+  readonly toAccept: readonly number[];
 }
 
-/**
- * The whole way: plan and description → fit → sheet → proof. From the factory state.
- * @param keeps memory numbers that the holder keeps for themselves
- */
-export function prepare(plan: Plan, description: Description, keeps: readonly number[] = []): Prepared {
-  const fit = fitPlan(plan, fitDevice(description, undefined, keeps));
-  const sheet = writeSheet(description, fit.image);
-  const proof = prove(description, fit.image, sheet);
-  return { fit, sheet, proof };
+/** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, and which of that may go. */
+export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'>;
+
+/** The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state. */
+export function prepare(plan: Plan, description: Description, unit?: UnitState): Prepared {
+  const { memory, notUnderstood } = heldMemory(description, unit?.holds.places ?? []);
+  const fit = fitPlan(plan, fitDevice(description, memory, unit?.keeps ?? []));
+  const written = writeSheet(description, fit.image);
+  const strange = notUnderstood.map(
+    (what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what }),
+  );
+  const sheet = { ...written, findings: [...strange, ...written.findings] };
+  const own = new Set(ownPlaces(description, memory));
+  const accepted = new Set(unit?.accepts ?? []);
+  return {
+    fit,
+    sheet,
+    proof: prove(description, fit.image, sheet),
+    toAccept: sheet.overwrites.filter((number) => own.has(number) && !accepted.has(number)),
+  };
 }
 
 /** How sure a sheet is. A replay alone is never more than `rehearsed`; the rest is people's word, kept with the description. */

@@ -160,6 +160,13 @@ export type Finding = Common &
         readonly wanted: string;
         readonly found: string;
       }
+    /** What was read of a set that its description has no place (`field` empty) or no value for. */
+    | {
+        readonly code: 'held-not-understood';
+        readonly number: number;
+        readonly field: string;
+        readonly value: string;
+      }
     | {
         readonly code: 'proof-setting-differs';
         readonly setting: string;

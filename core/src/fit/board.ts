@@ -1,6 +1,5 @@
 import type { Finding } from '../findings/index';
 import type { Description, Unit } from '../model/index';
-import { fitDevice } from './device';
 import { type Cell, fitPlan } from './fit';
 import { unitKinds } from './kinds';
 import { pickedToneFindings } from './pickedTone';
@@ -32,7 +31,7 @@ export function fitBoard(
 ): Board {
   const unitFindings: Record<string, readonly Finding[]> = {};
   const kinds = unitKinds(units, descriptions).map((kind): BoardKind => {
-    const { key, description, keeps, title } = kind;
+    const { key, description, device, keeps, title } = kind;
     for (const unit of kind.units) {
       const findings = [
         ...firmwareFindings(unit, description),
@@ -40,7 +39,7 @@ export function fitBoard(
       ];
       if (findings.length > 0) unitFindings[unit.id] = findings;
     }
-    const { cells } = fitPlan(plan, fitDevice(description, undefined, keeps));
+    const { cells } = fitPlan(plan, device);
     const unitIds = kind.units.map(({ id }) => id);
     return { key, descriptionId: description.id, keeps, title, unitIds, cells };
   });

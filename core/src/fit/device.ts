@@ -7,6 +7,7 @@ import {
   listItems,
   type Memory,
   type Slot,
+  slotReader,
   slotsOf,
 } from '../model/index';
 
@@ -18,6 +19,8 @@ export interface FitDevice {
   /** Receive frequencies of the slots whose preset tone only the set's own make knows; no plan's channel goes there. */
   readonly hiddenOn: ReadonlySet<number>;
   readonly freeSlots: readonly Slot[];
+  /** Free slots that hold something now, with the frequency they receive on, in hertz. */
+  readonly filled: ReadonlyMap<number, number>;
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   readonly field: Readonly<Partial<Record<Holds, Field>>>;
   readonly present: Memory;
@@ -42,12 +45,20 @@ export function fitDevice(
     if (there) there.push(slot);
     else slotsOn.set(hz, [slot]);
   }
+  const read = slotReader(description);
+  const freeSlots = slots.filter((slot) => !slot.fixed);
   return {
     description,
     slots,
     slotsOn,
     hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
-    freeSlots: slots.filter((slot) => !slot.fixed),
+    freeSlots,
+    filled: new Map(
+      freeSlots.flatMap((slot) => {
+        const content = read(slot, present.slots.get(slot.number) ?? null);
+        return content ? [[slot.number, content.receiveHz] as const] : [];
+      }),
+    ),
     lists: Object.fromEntries(Object.entries(description.lists).map(([id, list]) => [id, listItems(list)])),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
     present,
@@ -60,4 +71,14 @@ export function valuesOf(device: FitDevice, holds: Holds): readonly ListItem[] |
   if (!field) return undefined;
   if (field.list === undefined || field.list === 'unknown') return 'unknown';
   return device.lists[field.list] ?? 'unknown';
+}
+
+/** The free slots for a frequency (hertz): those that have it now, the empty ones, and last those that hold something else. */
+export function freeSlotsFor({ freeSlots, filled }: FitDevice, receiveHz: number): readonly Slot[] {
+  if (filled.size === 0) return freeSlots;
+  const rank = ({ number }: Slot) => {
+    const has = filled.get(number);
+    return has === receiveHz ? 0 : has === undefined ? 1 : 2;
+  };
+  return freeSlots.toSorted((a, b) => rank(a) - rank(b));
 }

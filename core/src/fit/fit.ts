@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import type { Channel, Native, Plan, SlotContent, SlotValues } from '../model/index';
+import type { Channel, Memory, Native, Plan, SlotContent, SlotValues } from '../model/index';
 import type { FitDevice } from './device';
 import { type Judgement, judge, type Verdict } from './judge';
 import { shortenName, uniqueName } from './names';
@@ -32,6 +32,8 @@ export interface WantedSlot {
 /** What a device's memory should hold after the plan is in it. Slots that are not here stay as they are. */
 export interface Image {
   readonly slots: ReadonlyMap<number, WantedSlot>;
+  /** What the device holds before, everywhere. */
+  readonly before: Memory;
 }
 
 export interface Fit {
@@ -43,8 +45,8 @@ export interface Fit {
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
  * Where the plan has one number for the fleet, a channel that can sit at its number does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed slot
- * that has its frequencies before a free one, and the lowest free one after that. Two channels that come to the very same
- * contents share a slot.
+ * that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder
+ * filled. Two channels that come to the very same contents share a slot.
  */
 export function fitPlan(
   plan: Pick<Plan, 'channels' | 'receivePolicy' | 'country' | 'licensed'> & Partial<Pick<Plan, 'numbering'>>,
@@ -68,7 +70,7 @@ export function fitPlan(
   return {
     descriptionId: device.description.id,
     cells: sayWhereSplit(settled, plan.channels),
-    image: { slots: used },
+    image: { slots: used, before: device.present },
   };
 }
 
@@ -150,10 +152,13 @@ function settle(
   return cell('no', [blocked ?? { code: 'no-free-slot', severity: 'error' }]);
 }
 
-/** Whether as many free places are filled as the set can hold at once. */
-function isAtCapacity({ description, freeSlots }: FitDevice, used: ReadonlyMap<number, WantedSlot>): boolean {
-  const { capacity } = description;
-  return capacity !== undefined && freeSlots.filter(({ number }) => used.has(number)).length >= capacity;
+/** Whether as many free places are filled as the set can hold at once, with those that its holder filled. */
+function isAtCapacity(
+  { description: { capacity }, freeSlots, filled }: FitDevice,
+  used: ReadonlyMap<number, WantedSlot>,
+): boolean {
+  if (capacity === undefined) return false;
+  return freeSlots.filter(({ number }) => used.has(number) || filled.has(number)).length >= capacity;
 }
 
 function take(

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, type Slot, wantedReceiveTone } from '../model/index';
 import { type RuleContext, transmitRule } from '../rules/index';
-import type { FitDevice } from './device';
+import { type FitDevice, freeSlotsFor } from './device';
 import { isReceiveOnly, type Placement, placeListen, placeTalk } from './place';
 import { chooseTones } from './tones';
 
@@ -111,7 +111,9 @@ function talkSlots(device: FitDevice, channel: Channel): Slot[] {
     transmit !== 'unknown' &&
     hz !== null &&
     transmit.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
-  return inBand ? [...fixed, ...device.freeSlots.filter((slot) => !isReceiveOnly(slot))] : fixed;
+  return inBand
+    ? [...fixed, ...freeSlotsFor(device, channel.receiveHz).filter((slot) => !isReceiveOnly(slot))]
+    : fixed;
 }
 
 function judgeListening(
@@ -125,8 +127,9 @@ function judgeListening(
   const loud = there.filter((slot) => slot.fixed?.transmitHz !== null);
   // A slot that cannot send is best for listening; then a free one, where sending may be forbidden; then one that sends.
   // Of the free ones those that never send come first: nothing needs to be forbidden there.
-  const deaf = device.freeSlots.filter(isReceiveOnly);
-  const free = device.freeSlots.filter((slot) => !isReceiveOnly(slot));
+  const places = freeSlotsFor(device, channel.receiveHz);
+  const deaf = places.filter(isReceiveOnly);
+  const free = places.filter((slot) => !isReceiveOnly(slot));
   const slots = [...silent, ...deaf, ...free, ...loud];
   const place = (slot: Slot) => placeListen(device, channel, slot, wantedReceive);
   let refusal: Finding | undefined;

@@ -1,6 +1,7 @@
-import type { Description, Unit } from '../model/index';
+import { type Description, heldMemory, type Unit } from '../model/index';
+import { type FitDevice, fitDevice } from './device';
 
-/** Devices that fit alike: of one kind, with the same numbers kept back. */
+/** Devices that fit alike: of one kind, with the same numbers kept back and, where they were read, the same contents. */
 export interface UnitKind {
   /** Tells it from the others of a fleet. */
   readonly key: string;
@@ -8,6 +9,7 @@ export interface UnitKind {
   /** Memory numbers their holders keep for themselves. */
   readonly keeps: readonly number[];
   readonly title: string;
+  readonly device: FitDevice;
   readonly units: readonly Unit[];
 }
 
@@ -19,11 +21,31 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const description = byId.get(unit.descriptionId);
     if (!description) throw new RangeError(`unit ${unit.id}: no description ${unit.descriptionId}`);
     const keeps = [...unit.keeps].sort((a, b) => a - b);
-    const key = keeps.length === 0 ? description.id : `${description.id} keeps ${keeps.join(' ')}`;
-    const title = keeps.length === 0 ? description.title : `${description.title}, ${keeps.length} kept`;
-    const kind = kinds.get(key);
-    if (kind) kind.units.push(unit);
-    else kinds.set(key, { key, description, keeps, title, units: [unit] });
+    const { places } = unit.holds;
+    const alike = JSON.stringify([description.id, keeps, places]);
+    const kind = kinds.get(alike);
+    if (kind) {
+      kind.units.push(unit);
+      continue;
+    }
+    const key = [
+      description.id,
+      keeps.length > 0 && `keeps ${keeps.join(' ')}`,
+      places.length > 0 && `as ${unit.id} was read`,
+    ];
+    const title = [
+      description.title,
+      keeps.length > 0 && `${keeps.length} kept`,
+      places.length > 0 && `${places.length} places filled`,
+    ];
+    kinds.set(alike, {
+      key: key.filter(Boolean).join(' '),
+      description,
+      keeps,
+      title: title.filter(Boolean).join(', '),
+      device: fitDevice(description, heldMemory(description, places).memory, keeps),
+      units: [unit],
+    });
   }
   return [...kinds.values()];
 }

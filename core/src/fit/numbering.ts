@@ -1,6 +1,6 @@
 import type { Channel, Description, Plan, Unit } from '../model/index';
 import { assign } from './assignment';
-import { type FitDevice, fitDevice } from './device';
+import type { FitDevice } from './device';
 import { type FitPolicy, type Judgement, judge } from './judge';
 import { unitKinds } from './kinds';
 
@@ -120,9 +120,9 @@ export function numberingKinds(
   units: readonly Unit[],
   descriptions: readonly Description[],
 ): NumberingKind[] {
-  return unitKinds(units, descriptions).map(({ key, description, keeps, units: of }) => ({
+  return unitKinds(units, descriptions).map(({ key, device, units: of }) => ({
     key,
-    device: fitDevice(description, undefined, keeps),
+    device,
     weight: of.length,
   }));
 }

@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import type { Finding, Result } from '../findings/index';
-import { type Description, listItems, type Native, slotsOf } from '../model/index';
+import {
+  type Description,
+  type HeldPlace,
+  heldMemory,
+  listItems,
+  type Memory,
+  type Native,
+  ownPlaces,
+  slotsOf,
+} from '../model/index';
 import { shapeFindings } from './document';
 
 export const MEMORY_FORMAT = 'umbrex/memory@1';
@@ -78,19 +87,8 @@ export function compareMemory(
   wanted: Wanted,
   read: MemoryDocument,
 ): { findings: Finding[]; differences: MemoryDifference[]; same: number } {
-  if (read.descriptionId !== description.id)
-    return {
-      findings: [
-        {
-          code: 'document-shape',
-          severity: 'error',
-          path: '/descriptionId',
-          detail: `of ${read.descriptionId}, not of ${description.id}`,
-        },
-      ],
-      differences: [],
-      same: 0,
-    };
+  const other = otherKind(description, read);
+  if (other) return { findings: [other], differences: [], same: 0 };
   const titles = new Map(description.fields.map(({ id, title }) => [id, title]));
   const has = new Map(read.slots.map(({ number, values }) => [number, values]));
   let same = 0;
@@ -113,6 +111,58 @@ export function compareMemory(
     return found;
   });
   return { findings: [], differences, same };
+}
+
+/**
+ * Takes what was read from a set as what it holds now: the places that differ from the factory's. Refuses a document of another kind
+ * of set, and one that holds what this kind cannot, with the path of each.
+ */
+export function heldPlaces(description: Description, read: MemoryDocument): Result<HeldPlace[]> {
+  const other = otherKind(description, read);
+  if (other) return { ok: false, findings: [other] };
+  const index = new Map(read.slots.map(({ number }, i) => [number, i]));
+  const { memory, notUnderstood } = heldMemory(description, read.slots);
+  const findings = notUnderstood.map(
+    ({ number, field, value }): Finding => ({
+      code: 'document-shape',
+      severity: 'error',
+      path: `/slots/${index.get(number)}${field && `/values/${field}`}`,
+      detail:
+        field === ''
+          ? `no place ${number} in this kind of set`
+          : `${value || 'nothing'} cannot be its ${field}`,
+    }),
+  );
+  if (findings.length > 0) return { ok: false, findings: findings.slice(0, 20) };
+  return { ok: true, value: placesOf(description, memory), findings: [] };
+}
+
+/** The places of a memory that are not as at the factory, in the set's own words. */
+export function placesOf(description: Description, memory: Memory): HeldPlace[] {
+  const shown = shower(description);
+  const own = new Set(ownPlaces(description, memory));
+  return slotsOf(description).flatMap(({ number }): HeldPlace[] => {
+    const values = memory.slots.get(number);
+    if (!values || !own.has(number)) return [];
+    return [
+      {
+        number,
+        values: Object.fromEntries(
+          Object.entries(values).map(([field, value]) => [field, shown(field, value)]),
+        ),
+      },
+    ];
+  });
+}
+
+function otherKind(description: Description, read: MemoryDocument): Finding | undefined {
+  if (read.descriptionId === description.id) return undefined;
+  return {
+    code: 'document-shape',
+    severity: 'error',
+    path: '/descriptionId',
+    detail: `of ${read.descriptionId}, not of ${description.id}`,
+  };
 }
 
 function shower(description: Description): (field: string, value: Native) => string | number {

@@ -133,7 +133,7 @@ const shape = z.strictObject({
   id: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
   title: z.string().min(1).max(40),
   pattern: z.string().min(1).max(80),
-  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'receiver']),
+  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'receiver', 'alert']),
   station: z.enum(['hand-held', 'mobile', 'fixed']),
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),

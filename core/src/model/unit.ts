@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { HeldPlaceSchema } from './held';
 import { ToneOrUnknownSchema } from './tone';
 
 const line = LineSchema.trim();
@@ -31,13 +32,19 @@ export const UnitSchema = z.strictObject({
   batteryChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
   /** The tone its operator picked by hand, where the set has such a thing; it stands in place of the channels' own. */
   pickedTone: ToneOrUnknownSchema.default('unknown'),
-  /** What its memory holds now, as far as somebody knows, and since when. */
+  /** What its memory holds now, as far as somebody knows, and since when; `read` where its places were read and stand here. */
   holds: z
     .strictObject({
-      what: z.enum(['unknown', 'factory', 'plan', 'other']),
+      what: z.enum(['unknown', 'factory', 'plan', 'other', 'read']),
       on: z.union([z.iso.date(), z.literal('unknown')]),
+      /** The places that hold something else than at the factory. */
+      places: z.array(HeldPlaceSchema).max(1000).default([]),
     })
-    .default({ what: 'unknown', on: 'unknown' }),
+    .default({ what: 'unknown', on: 'unknown', places: [] }),
+  /** Places whose present contents may go: somebody has looked at them. */
+  accepts: z.array(z.number().int().min(0).max(99_999)).max(1000).default([]),
+  /** For an alert radio, the day on which its last test was heard. */
+  testHeard: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
   /** Memory numbers that its holder keeps for themselves: no plan writes there. */
   keeps: z.array(z.number().int().min(0).max(99_999)).max(500).default([]),
   intake: IntakeSchema.default({

@@ -1,6 +1,6 @@
 export * from './card';
-export * from './decode';
 export * from './events';
+export * from './places';
 export * from './proof';
 export * from './readBack';
 export * from './sheet';

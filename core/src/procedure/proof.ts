@@ -2,13 +2,12 @@ import type { Finding } from '../findings/index';
 import type { Image } from '../fit/index';
 import {
   type Description,
-  factoryMemory,
   type Memory,
   type SlotContent,
   type SlotValues,
+  slotReader,
   slotsOf,
 } from '../model/index';
-import { slotReader } from './decode';
 import type { KeyEvent } from './events';
 import type { Sheet, SheetStep } from './sheet';
 import { VirtualDevice } from './virtual';
@@ -39,8 +38,8 @@ export interface Proof {
 }
 
 /**
- * Proves a sheet: replays its key events on a virtual device that starts as from the factory, then compares the memory with
- * the image, field by field, and every other slot and setting with what it was.
+ * Proves a sheet: replays its key events on a virtual device that holds what the image starts from, then compares the memory
+ * with the image, field by field, and every other slot and setting with what it was.
  */
 export function prove(description: Description, image: Image, sheet: Sheet): Proof {
   const stops = sheet.findings.find((finding) => finding.severity === 'error');
@@ -53,9 +52,9 @@ export function prove(description: Description, image: Image, sheet: Sheet): Pro
       screens: [],
       minutes: 0,
     };
-  const calm = replay(description, sheet.steps, CALM);
+  const calm = replay(description, sheet.steps, CALM, image.before);
   const difference = firstDifference(description, image, calm.memory) ?? calm.brokenPromise;
-  const slow = replay(description, sheet.steps, SLOW);
+  const slow = replay(description, sheet.steps, SLOW, image.before);
   const slowToo = difference === null && firstDifference(description, image, slow.memory) === null;
   const findings: Finding[] = [...calm.radiates];
   if (difference === null && !slowToo)
@@ -79,13 +78,17 @@ export interface Replay {
   readonly ms: number;
 }
 
-/** Does the steps on a virtual device at a pace; `events` of a step may be anything a hand can do. */
+/**
+ * Does the steps on a virtual device at a pace; `events` of a step may be anything a hand can do.
+ * @param before what the set holds at the start; as from the factory where nothing is given
+ */
 export function replay(
   description: Description,
   steps: readonly Pick<SheetStep, 'events' | 'promises'>[],
   pace: Pace,
+  before?: Memory,
 ): Replay {
-  const device = new VirtualDevice(description);
+  const device = new VirtualDevice(description, before);
   const screens: string[][] = [];
   const radiates: Finding[] = [];
   let brokenPromise: Finding | null = null;
@@ -120,9 +123,9 @@ export function replay(
   return { memory: device.memory(), screens, brokenPromise, brokenAt, radiates, ms };
 }
 
-/** The first place where a memory is not as the image wants it; every slot outside the image must be as from the factory. */
+/** The first place where a memory is not as the image wants it; every slot outside the image must be as it was before. */
 export function firstDifference(description: Description, image: Image, memory: Memory): Finding | null {
-  const before = factoryMemory(description);
+  const { before } = image;
   const read = slotReader(description);
   for (const slot of slotsOf(description)) {
     const wanted = image.slots.get(slot.number);

@@ -1,6 +1,5 @@
 import type { Image } from '../fit/index';
-import { type Description, type SlotContent, slotsOf } from '../model/index';
-import { slotReader } from './decode';
+import { type Description, type SlotContent, slotReader, slotsOf } from '../model/index';
 import type { Sheet } from './sheet';
 
 /** One place of a set: what it shall hold, what it held before, and whether a sheet changes it. */

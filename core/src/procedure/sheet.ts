@@ -23,7 +23,7 @@ export interface SheetStep {
 export interface Sheet {
   readonly steps: readonly SheetStep[];
   readonly presses: number;
-  /** Slots whose contents go, with what they held; empty slots are not among them. */
+  /** Slots whose contents go; empty slots are not among them. */
   readonly overwrites: readonly number[];
   readonly findings: readonly Finding[];
 }
@@ -38,7 +38,7 @@ export function writeSheet(description: Description, image: Image): Sheet {
     return {
       steps: [],
       presses: 0,
-      overwrites: [],
+      overwrites: overwritten(description, image),
       findings: [{ code: 'steps-not-known', severity: 'error' }],
     };
   const slots = slotsOf(description);
@@ -49,13 +49,11 @@ export function writeSheet(description: Description, image: Image): Sheet {
   if (!start) throw new RangeError(`recipes.startNumber: ${recipes.startNumber}`);
   const writer = new Writer(description, recipes, slots, lists, start);
   const findings: Finding[] = [];
-  const overwrites: number[] = [];
   for (const slot of slots) {
     const wanted = image.slots.get(slot.number);
     if (!wanted) continue;
     const changed = changedFields(description, slot, wanted);
     if (changed.length === 0) continue;
-    if (wanted.present !== null) overwrites.push(slot.number);
     for (const field of changed)
       if (!recipes.order.includes(field)) findings.push({ code: 'no-recipe', severity: 'error', field });
     writer.slot(
@@ -64,7 +62,21 @@ export function writeSheet(description: Description, image: Image): Sheet {
       recipes.order.filter((field) => changed.includes(field)),
     );
   }
-  return { steps: writer.steps, presses: writer.presses, overwrites, findings };
+  return {
+    steps: writer.steps,
+    presses: writer.presses,
+    overwrites: overwritten(description, image),
+    findings,
+  };
+}
+
+/** The slots that hold something now and shall hold something else, in the set's order. */
+function overwritten(description: Description, image: Image): number[] {
+  return slotsOf(description).flatMap((slot) => {
+    const wanted = image.slots.get(slot.number);
+    const goes = wanted && wanted.present !== null && changedFields(description, slot, wanted).length > 0;
+    return goes ? [slot.number] : [];
+  });
 }
 
 /** The fields of a slot that must be set. An empty slot takes the factory's values once it has its frequency. */

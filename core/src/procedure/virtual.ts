@@ -47,8 +47,14 @@ export class VirtualDevice {
   private readonly sent: Emission[] = [];
   private readonly heard: string[] = [];
 
-  /** @throws RangeError for a description that has no behaviour */
-  constructor(private readonly description: Description) {
+  /**
+   * @param memory what it holds at the start; as from the factory where nothing is given
+   * @throws RangeError for a description that has no behaviour
+   */
+  constructor(
+    private readonly description: Description,
+    memory: Memory = factoryMemory(description),
+  ) {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
     this.slots = slotsOf(description);
@@ -56,7 +62,6 @@ export class VirtualDevice {
     this.lists = Object.fromEntries(
       Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
     );
-    const memory = factoryMemory(description);
     this.values = new Map(memory.slots);
     this.settings = { ...memory.settings };
     this.mode = this.behaviour.start;

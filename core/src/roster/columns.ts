@@ -26,6 +26,7 @@ export const UNIT_COLUMNS = [
   { key: 'fleetId', title: 'Fleet ID', synonyms: ['id', 'fleet', 'unit id', 'ptt id'] },
   { key: 'accessories', title: 'Accessories', synonyms: ['accessory', 'extras'] },
   { key: 'batteryChanged', title: 'Battery changed', synonyms: ['battery', 'cell', 'batteries'] },
+  { key: 'testHeard', title: 'Test heard', synonyms: ['alert test', 'weekly test', 'last test'] },
   { key: 'keeps', title: 'Kept numbers', synonyms: ['keeps', 'kept', 'reserved'] },
   { key: 'note', title: 'Note', synonyms: ['notes', 'remark', 'remarks', 'comment'] },
 ] as const satisfies readonly Column[];

@@ -98,6 +98,7 @@ export function readUnits(
       fleetId: cells.fleetId ?? '',
       accessories: cells.accessories ?? '',
       batteryChanged: cells.batteryChanged || 'unknown',
+      testHeard: cells.testHeard || 'unknown',
       keeps: readNumbers(cells.keeps ?? ''),
       note: cells.note ?? '',
     };

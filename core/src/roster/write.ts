@@ -36,6 +36,7 @@ export function unitTable(
       unit.fleetId,
       unit.accessories,
       unit.batteryChanged,
+      unit.testHeard,
       numbersText(unit.keeps),
       unit.note,
     ]),

@@ -13,6 +13,7 @@ export interface Due {
     | 'units-behind'
     | 'units-picked-tone'
     | 'units-faulty'
+    | 'alert-tests-due'
     | 'batteries-due'
     | 'batteries-unknown'
     | 'licences-over'
@@ -33,7 +34,7 @@ export interface Standing {
   readonly board: Board;
   readonly people: readonly Person[];
   readonly units: readonly Unit[];
-  readonly descriptions: readonly Pick<Description, 'id' | 'firmware'>[];
+  readonly descriptions: readonly Pick<Description, 'id' | 'firmware' | 'kind'>[];
   readonly stations: readonly Station[];
   /** As YYYY-MM-DD. */
   readonly today: string;
@@ -42,6 +43,8 @@ export interface Standing {
 /** A cell is due a year after it was changed, a licence is soon over two months before (common practice). */
 const BATTERY_DAYS = 365;
 const LICENCE_DAYS = 60;
+/** Every transmitter sends a test once a week (47 CFR 11.61); one that bad weather puts off comes a day later (common practice). */
+const ALERT_TEST_DAYS = 8;
 
 /** Gathers what needs somebody now, the most pressing first; kinds with nothing in them are left out. */
 export function whatIsDue(standing: Standing): Due[] {
@@ -51,6 +54,7 @@ export function whatIsDue(standing: Standing): Due[] {
     items.length > 0 ? [{ code, items }] : [];
   const plan = planItems(standing);
   const versions = new Map(standing.descriptions.map(({ id, firmware }) => [id, firmware]));
+  const alerting = new Set(standing.descriptions.filter(({ kind }) => kind === 'alert').map(({ id }) => id));
   const changedDays = ({ batteryChanged }: Unit) =>
     batteryChanged === 'unknown' ? undefined : daysBetween(batteryChanged, today);
   const licences = people.flatMap((person) =>
@@ -99,9 +103,20 @@ export function whatIsDue(standing: Standing): Due[] {
       'units-behind',
       units.filter((unit) => !versions.get(unit.descriptionId)?.includes(unit.firmware)).map(named),
     ),
+    ...found(
+      'alert-tests-due',
+      units
+        .filter(({ descriptionId, testHeard }) => alerting.has(descriptionId) && isTestDue(testHeard, today))
+        .map(named),
+    ),
     ...found('batteries-due', units.filter((unit) => (changedDays(unit) ?? 0) > BATTERY_DAYS).map(named)),
     ...found('batteries-unknown', units.filter((unit) => changedDays(unit) === undefined).map(named)),
   ];
+}
+
+/** Whether an alert radio must be listened to: nobody has heard its weekly test in time. */
+export function isTestDue(testHeard: Unit['testHeard'], today: string): boolean {
+  return testHeard === 'unknown' || daysBetween(testHeard, today) > ALERT_TEST_DAYS;
 }
 
 function planItems({ plan, today }: Standing): { fix: DueItem[]; ask: DueItem[] } {

@@ -1,6 +1,6 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
-import { type Channel, slotsOf } from '@umbrex/core/model';
-import { slotReader, valuesCard } from '@umbrex/core/procedure';
+import { type Channel, slotReader, slotsOf } from '@umbrex/core/model';
+import { valuesCard } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';

@@ -148,6 +148,7 @@ describe('a table that was written is read as the same people and sets', () => {
           id: uuid(i),
           firmware: '1.06',
           batteryChanged: '2026-05-02',
+          testHeard: '2026-11-18',
           fleetId: '7',
           ...more,
         }),

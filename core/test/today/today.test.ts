@@ -64,6 +64,24 @@ describe('what needs somebody now', () => {
       'cells-unknown',
     ],
   ] as const)('%s', (_, more, code) => expect(Object.keys(due(more as never))).toContain(code));
+  it('an alert radio whose weekly test nobody heard for more than eight days (47 CFR 11.61: one each week)', () => {
+    const heard = (testHeard: string) => {
+      const alerting = {
+        ...well,
+        id: uuid(9),
+        descriptionId: 'menu-alert',
+        nickname: 'Hall',
+        firmware: '1.0',
+        testHeard,
+      };
+      return due({ units: [{ ...well, testHeard: 'unknown' }, alerting] })['alert-tests-due'];
+    };
+    expect([heard('unknown'), heard('2026-11-16'), heard('2026-11-17')]).toEqual([
+      ['Hall'],
+      ['Hall'],
+      undefined,
+    ]);
+  });
   it('a battery of a year to the day, and a licence with more than two months, can wait', () =>
     expect(
       due({ units: [{ ...well, batteryChanged: '2025-11-25' }], people: [holder('2027-01-25')] }),

@@ -33,6 +33,9 @@ const FIELDS: Readonly<Record<string, string>> = {
   pickedTone: 'picked tone',
   keeps: 'kept numbers',
   holds: 'holds now',
+  accepts: 'places let go of',
+  testHeard: 'test heard',
+  places: 'places',
   teamIds: 'teams',
   groupIds: 'groups',
   startsAt: 'time',
@@ -79,6 +82,7 @@ export function fieldName(key: string): string {
 export function wholeValue(key: string, value: unknown, nameOf: (id: string) => string | undefined): string {
   if (value === null || value === undefined || value === '')
     return key === 'transmitHz' ? 'listen only' : 'none';
+  if (key === 'places' && Array.isArray(value)) return shown(key, value);
   if (Array.isArray(value))
     return value.length === 0 ? 'none' : value.map((part) => wholeValue(key, part, nameOf)).join('; ');
   if (typeof value === 'object')

@@ -250,6 +250,13 @@ const WORDS: Words = {
     what: `After the steps, number ${f.number} holds “${f.found}” as ${f.field}, and “${f.wanted}” was wanted.`,
     help: 'Do not use this sheet. The description’s keys and its steps disagree.',
   }),
+  'held-not-understood': (f) => ({
+    what:
+      f.field === ''
+        ? `Something was read at number ${f.number}, and this kind of set has no such place.`
+        : `At number ${f.number} “${f.value || 'nothing'}” was read as ${f.field}, which this kind of set cannot hold.`,
+    help: 'Read the set again, or correct the description.',
+  }),
   'proof-setting-differs': (f) => ({
     what: `The steps change the whole-set setting ${f.setting} from ${f.wanted} to ${f.found}.`,
     help: 'Do not use this sheet. The description’s keys and its steps disagree.',

@@ -49,6 +49,12 @@ export const DUE_TEXT: Readonly<
     view: 'devices',
     item: null,
   },
+  'alert-tests-due': {
+    what: (n) => `${count(n, 'alert radio')} whose weekly test nobody heard`,
+    help: 'Listen for the next one and note the day; if it stays silent, look at channel, area, mains and cells.',
+    view: 'devices',
+    item: null,
+  },
   'batteries-due': {
     what: (n) => `${count(n, 'battery', 'batteries')} older than a year`,
     help: 'Change them, and the backup cells of alert radios; many do it when the clocks change.',

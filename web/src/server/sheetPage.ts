@@ -29,7 +29,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const found = desk.descriptions.find(({ description }) => description.id === unit?.descriptionId);
   if (!unit || !found) return undefined;
   const { description } = found;
-  const prepared = prepare(desk.state.plan, description, unit.keeps);
+  const prepared = prepare(desk.state.plan, description, unit);
   const lines = readBackLines(description, prepared.fit.image, prepared.sheet);
   return {
     ...prepared,
@@ -66,13 +66,14 @@ export function sheetList(desk: Desk) {
       (candidate) => candidate.description.id === unit.descriptionId,
     )?.description;
     if (!description) return [];
-    const key = `${description.id} ${[...unit.keeps].sort((a, b) => a - b).join(' ')}`;
-    const prepared = byKind.get(key) ?? prepare(desk.state.plan, description, unit.keeps);
+    const key = JSON.stringify([description.id, unit.keeps, unit.holds.places, unit.accepts]);
+    const prepared = byKind.get(key) ?? prepare(desk.state.plan, description, unit);
     byKind.set(key, prepared);
     return [
       {
         unit,
         title: description.title,
+        toAccept: prepared.toAccept.length,
         places: description.recipes ? null : prepared.fit.image.slots.size,
         confidence: confidenceOf(prepared.proof, description, unit.firmware),
         steps: prepared.sheet.steps.length,

@@ -1,9 +1,20 @@
+import type { Unit } from '@umbrex/core/model';
+import { isTestDue } from '@umbrex/core/today';
 import { Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { TakeOut } from '../desk/TakeOut';
 import { RosterImport } from '../RosterImport/RosterImport';
 import { UnitForm } from './UnitForm';
 import type { Kind, useDeviceDesk } from './useDeviceDesk';
+
+const HOLDS_TEXT: Readonly<Record<Unit['holds']['what'], string>> = {
+  unknown: 'what it holds: not looked',
+  factory: 'holds what it was made with',
+  plan: 'holds this group’s channels',
+  other: 'holds something of its own',
+  read: 'holds what was read',
+};
 
 /** Stands in the form until the device is added under an id of its own. */
 const BLANK_ID = '00000000-0000-4000-8000-000000000000';
@@ -50,12 +61,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
             <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
               Bring in a table
             </button>
-            <span className="muted text-sm">Save as</span>
-            {(['csv', 'tsv', 'xlsx'] as const).map((as) => (
-              <a key={as} className="link" href={`/api/roster/export?what=devices&as=${as}`} download>
-                {as.toUpperCase()}
-              </a>
-            ))}
+            <TakeOut what="devices" />
           </p>
         </section>
       )}
@@ -162,6 +168,7 @@ function UnitRow({
   setEditing,
   remove,
   mayEdit,
+  today,
 }: SectionProps & { entry: SectionProps['units'][number] }) {
   const { unit, version } = entry;
   const holder = people.find(({ id }) => id === unit.personId)?.name ?? unit.holder;
@@ -173,6 +180,19 @@ function UnitRow({
           {unit.nickname}
         </a>
         {unit.fleetId && <span className="muted font-mono text-[0.87rem]"> {unit.fleetId}</span>}
+        <a
+          className="link block text-[0.87rem]"
+          href={`/plans/${planId}/devices/${unit.id}`}
+          aria-label={`What ${unit.nickname} holds`}
+        >
+          {HOLDS_TEXT[unit.holds.what]}
+        </a>
+        {kind.alerts && (
+          <AlertTest
+            {...{ unit, today, mayEdit }}
+            heard={() => save({ ...unit, testHeard: today }, version)}
+          />
+        )}
         {unit.keeps.length > 0 && (
           <span className="muted block text-[0.83rem]">{unit.keeps.length} numbers kept by its holder</span>
         )}
@@ -226,6 +246,28 @@ function UnitRow({
         </span>
       )}
     </div>
+  );
+}
+
+/** For an alert radio: when its test was last heard, and that it was heard today. */
+function AlertTest(props: { unit: Unit; today: string; mayEdit: boolean; heard: () => Promise<boolean> }) {
+  const { unit, today, mayEdit, heard } = props;
+  const isDue = isTestDue(unit.testHeard, today);
+  return (
+    <span className={`block text-[0.87rem] ${isDue ? 'text-accent' : 'muted'}`}>
+      {unit.testHeard === 'unknown' ? 'test never heard' : `test heard ${unit.testHeard}`}
+      {isDue && unit.testHeard !== 'unknown' && ', due'}{' '}
+      {mayEdit && unit.testHeard !== today && (
+        <button
+          type="button"
+          className="btn btn-outline btn-xs"
+          aria-label={`Test of ${unit.nickname} heard today`}
+          onClick={() => void heard()}
+        >
+          Heard today
+        </button>
+      )}
+    </span>
   );
 }
 

@@ -19,6 +19,7 @@ const FAULTS: Readonly<Record<string, string>> = {
   firmware: 'Write the firmware as the set shows it, or unknown.',
   nickname: 'Give the device a nickname of up to 40 letters.',
   batteryChanged: 'Give the day the battery was changed, or leave it empty.',
+  testHeard: 'Give the day on which its test was heard, or leave it empty.',
   holds: 'Give the day since when it holds that, or leave it empty.',
 };
 const INTAKE = [
@@ -89,6 +90,15 @@ export function UnitForm({ unit, kinds, people, save, cancel, action }: Props) {
               })}
             />
           </Labelled>
+          {kinds.find((kind) => kind.id === watch('descriptionId'))?.alerts && (
+            <Labelled title="Weekly test heard">
+              <input
+                type="date"
+                className="input input-sm w-full"
+                {...register('testHeard', { setValueAs: (value: string) => value || 'unknown' })}
+              />
+            </Labelled>
+          )}
           <Labelled title="Kept numbers">
             <input
               className="input input-sm w-full"
@@ -106,6 +116,7 @@ export function UnitForm({ unit, kinds, people, save, cancel, action }: Props) {
               <option value="factory">as from the factory</option>
               <option value="plan">this group’s channels</option>
               <option value="other">something of its own</option>
+              {unit.holds?.what === 'read' && <option value="read">what was read of it</option>}
             </select>
           </Labelled>
           <Labelled title="Since">

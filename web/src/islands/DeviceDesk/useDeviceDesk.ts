@@ -15,6 +15,8 @@ export interface Kind {
   readonly pattern: string;
   readonly firmware: readonly string[];
   readonly marks: number;
+  /** Whether it sounds alerts, so that its weekly test must be heard. */
+  readonly alerts: boolean;
   /** The tones its operator can pick by hand; `null` where the set has no such thing or nobody knows. */
   readonly pickedTones: readonly string[] | null;
 }
@@ -24,6 +26,7 @@ export interface Initial {
   readonly kinds: readonly Kind[];
   readonly people: readonly Person[];
   readonly mayEdit: boolean;
+  readonly today: string;
 }
 
 /** The state of the device list: adding, changing and removing units, and taking in descriptions. */

@@ -3,6 +3,7 @@ import { licenceText } from '@umbrex/core/roster';
 import { useState } from 'react';
 import { Aside } from '../../components/Aside';
 import { DrawerHead } from '../../components/DrawerHead';
+import { TakeOut } from '../desk/TakeOut';
 import { RosterImport } from '../RosterImport/RosterImport';
 import { BulkBar } from './BulkBar';
 import { PersonForm } from './PersonForm';
@@ -72,12 +73,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
               Bring in a table
             </button>
-            <span className="muted text-sm">Save as</span>
-            {(['csv', 'tsv', 'xlsx'] as const).map((as) => (
-              <a key={as} className="link" href={`/api/roster/export?what=people&as=${as}`} download>
-                {as.toUpperCase()}
-              </a>
-            ))}
+            <TakeOut what="people" />
           </p>
         </div>
         {people.held.length === 0 && (

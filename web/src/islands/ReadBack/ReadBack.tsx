@@ -3,6 +3,7 @@ import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
 import type { Description, Native } from '@umbrex/core/model';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { saveFile } from '../desk/saveFile';
 
 interface Props {
   description: Description;
@@ -18,11 +19,7 @@ export function ReadBack({ description, wanted, nickname }: Props) {
   const slots = new Map(wanted.map(([number, values]) => [number, { values }]));
   const save = () => {
     const text = `${JSON.stringify(writeMemory(description, slots), null, 2)}\n`;
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-    link.download = `${nickname.replace(/[^\p{L}\p{N}-]+/gu, '-')}.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(`${nickname}.json`, text, 'application/json');
   };
   const take = async (file: File) => {
     setResult(null);

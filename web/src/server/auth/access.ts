@@ -16,6 +16,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/check': 'observer',
   'GET /plans/[planId]/directory': 'editor',
   'GET /plans/[planId]/devices': 'member',
+  'GET /plans/[planId]/devices/[unitId]': 'member',
   'GET /plans/[planId]/describe': 'editor',
   'GET /plans/[planId]/fit': 'member',
   'GET /plans/[planId]/numbers': 'editor',

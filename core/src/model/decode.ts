@@ -1,11 +1,8 @@
-import {
-  type Description,
-  type ListItem,
-  listItems,
-  type Slot,
-  type SlotContent,
-  type SlotValues,
-} from '../model/index';
+import type { SlotContent } from './content';
+import type { Description } from './description';
+import { type ListItem, listItems } from './lists';
+import type { SlotValues } from './memory';
+import type { Slot } from './slots';
 
 /** Reads memory back into plan terms: what a slot with these values does on the air, or `null` for an empty one. */
 export function slotReader(description: Description): (slot: Slot, values: SlotValues) => SlotContent | null {

@@ -1,0 +1,143 @@
+import { prepare } from '@umbrex/core/flow';
+import { heldPlaces, placesOf, readMemory, writeMemory } from '@umbrex/core/formats';
+import { type HeldPlace, heldMemory, type Unit } from '@umbrex/core/model';
+import { drawPlaces } from '@umbrex/core/procedure';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { KEYED, SHIPPED, shipped } from '../support/devices';
+import { anyPlan, channel, plan } from '../support/plans';
+
+const PAGE = shipped('page-handheld');
+const state = (places: HeldPlace[], more: Partial<Unit> = {}) => ({
+  keeps: [],
+  accepts: [],
+  holds: { what: 'read' as const, on: '2026-11-01', places },
+  ...more,
+});
+/** A place of the holder's own at the first free number. */
+const CAMP: HeldPlace = { number: 45, values: { rx: 151_820_000, title: 'CAMP' } };
+const dispatch = channel('Dispatch', 155.34, null);
+
+describe('what a set holds now', () => {
+  it('stays where it is while there is another place: the plan goes to the next empty number', () => {
+    const { fit, toAccept, proof } = prepare(plan([dispatch]), PAGE, state([CAMP]));
+    expect(fit.cells[0]?.slot?.number).toBe(46);
+    expect(toAccept).toEqual([]);
+    expect(proof.firstDifference).toBeNull();
+  });
+  it('is kept in use where it is the channel already', () => {
+    const own: HeldPlace = { number: 47, values: { rx: 155_340_000, title: 'OLD' } };
+    const { fit, toAccept } = prepare(plan([dispatch]), PAGE, state([CAMP, own]));
+    expect(fit.cells[0]?.slot?.number).toBe(47);
+    // Its name is another one, so it is still looked at first.
+    expect(toAccept).toEqual([47]);
+  });
+  it('goes only when somebody has let it go; the sheet then proves itself from what was there', () => {
+    const full = PAGE.regions.find(({ id }) => id === 'own');
+    if (!full) throw new Error('no own region');
+    const all = Array.from({ length: full.count }, (_, k) => ({ ...CAMP, number: full.first + k }));
+    const before = prepare(plan([dispatch]), PAGE, state(all));
+    expect(before.toAccept).toEqual([45]);
+    const after = prepare(plan([dispatch]), PAGE, state(all, { accepts: [45] }));
+    expect([after.toAccept, after.proof.firstDifference]).toEqual([[], null]);
+    // Held back, it stays, and the plan takes the next one.
+    const kept = prepare(plan([dispatch]), PAGE, state(all, { keeps: [45] }));
+    expect([kept.fit.cells[0]?.slot?.number, kept.toAccept]).toEqual([46, [46]]);
+  });
+  it('a tone left on a factory pair is the holder’s own too', () => {
+    const pair: HeldPlace = { number: 5, values: { txTone: '100.0' } };
+    const kelp = channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: 'off' });
+    const { toAccept, sheet, proof } = prepare(plan([kelp]), PAGE, state([pair]));
+    expect([toAccept, sheet.overwrites, proof.firstDifference]).toEqual([[5], [5], null]);
+  });
+  it('what the description does not know is said by number and field, and no sheet is proven', () => {
+    const odd: HeldPlace[] = [
+      { number: 900, values: {} },
+      { number: 5, values: { txTone: '99.9', colour: 'red' } },
+      { number: 46, values: { title: 'NO RX' } },
+    ];
+    const { notUnderstood } = heldMemory(PAGE, odd);
+    expect(notUnderstood.map(({ number, field, value }) => `${number} ${field} ${value}`)).toEqual([
+      '900  ',
+      '5 txTone 99.9',
+      '5 colour red',
+      '46 rx ',
+    ]);
+    expect(prepare(plan([dispatch]), PAGE, state(odd)).proof).toMatchObject({
+      proven: false,
+      firstDifference: { code: 'held-not-understood', number: 900 },
+    });
+    const document = {
+      format: 'umbrex/memory@1',
+      descriptionId: PAGE.id,
+      slots: odd.map((place) => ({ ...place, label: '' })),
+    };
+    const read = readMemory(JSON.stringify(document));
+    if (!read.ok) throw new Error('not read');
+    expect(heldPlaces(PAGE, read.value).findings.map(({ path }) => path)).toEqual([
+      '/slots/0',
+      '/slots/1/values/txTone',
+      '/slots/1/values/colour',
+      '/slots/2/values/rx',
+    ]);
+  });
+});
+
+describe('from what is there to the plan', () => {
+  it('after its sheet every device needs none: loaded, read back, and fitted again, nothing changes or goes', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
+        const { fit } = prepare(any, description);
+        const slots = new Map(fit.image.before.slots);
+        for (const [number, { values }] of fit.image.slots) slots.set(number, values);
+        const places = placesOf(description, { ...fit.image.before, slots });
+        const again = prepare(any, description, state(places));
+        expect(again.sheet.steps).toEqual([]);
+        expect(again.sheet.overwrites).toEqual([]);
+        expect(again.fit.cells.map(({ slot }) => slot)).toEqual(fit.cells.map(({ slot }) => slot));
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('from one plan to another, sheets prove themselves, and what goes is the old plan’s alone', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...KEYED), anyPlan, anyPlan, (description, first, second) => {
+        const { fit } = prepare(first, description);
+        const slots = new Map(fit.image.before.slots);
+        for (const [number, { values }] of fit.image.slots) slots.set(number, values);
+        const places = placesOf(description, { ...fit.image.before, slots });
+        const { proof, toAccept } = prepare(second, description, state(places));
+        expect(proof.firstDifference).toBeNull();
+        for (const number of toAccept) expect(places.map((place) => place.number)).toContain(number);
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('a memory written as a file and read again is the same', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
+        const { image } = prepare(any, description).fit;
+        const read = readMemory(JSON.stringify(writeMemory(description, image.slots)));
+        expect(read.ok && heldPlaces(description, read.value).ok).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('the drawing of a memory', () => {
+  it('has every place once, under its label, with what is done there', () => {
+    const { fit, sheet } = prepare(plan([dispatch]), PAGE, state([CAMP], { keeps: [50] }));
+    const regions = drawPlaces(PAGE, fit.image, sheet.overwrites, [50]);
+    const own = regions.find(({ title }) => title === 'Own channels')?.blocks[0]?.places ?? [];
+    expect(own.slice(0, 5).map(({ label, lastLabel, state: s, run }) => [label, lastLabel, s, run])).toEqual([
+      ['M45', 'M45', 'own', 1],
+      ['M46', 'M46', 'filled', 1],
+      ['M47', 'M49', 'empty', 3],
+      ['M50', 'M50', 'kept', 1],
+      ['M51', 'M128', 'empty', 78],
+    ]);
+    const all = regions.flatMap(({ blocks }) => blocks.flatMap(({ places }) => places));
+    expect(all.reduce((sum, { run }) => sum + run, 0)).toBe(8 + 22 + 14 + 84);
+  });
+});

@@ -1,0 +1,111 @@
+import { FindingItem } from '../../components/FindingItem';
+import { TakeInFile } from '../../components/TakeInFile';
+import { PlaceForm } from './PlaceForm';
+import type { useHeldDesk } from './useHeldDesk';
+
+/** The choices on what goes, and the ways to say what the set holds now. */
+export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
+  const { unit, toAccept, findings, busy, takeFile, isDone, asFactory, saveFile } = props;
+  return (
+    <div className="space-y-6">
+      {toAccept.length > 0 && <Accept {...props} />}
+      <details className="max-w-3xl rounded border border-base-300 bg-base-100 p-4">
+        <summary className="cursor-pointer text-lg font-bold">Say what it holds now</summary>
+        <p className="muted text-[0.93rem]">
+          Then its fit and its sheet start from there, and nothing of its holder’s goes unseen.
+        </p>
+        <TakeInFile
+          label="Bring a file that was read from the set; places not in it count as the factory left them"
+          take={takeFile}
+          findings={[]}
+        />
+        <PlaceForm {...props} />
+        {findings.length > 0 && (
+          <div role="alert" className="mt-2">
+            <p className="font-semibold text-error">Nothing was taken in.</p>
+            <ul className="mt-1 space-y-2 text-[0.87rem]">
+              {findings.map((finding) => (
+                <FindingItem key={finding.code + finding.path} finding={finding} />
+              ))}
+            </ul>
+          </div>
+        )}
+        <div className="mt-4 flex flex-wrap gap-2">
+          <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={isDone}>
+            Its sheet is done: it holds that now
+          </button>
+          <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={asFactory}>
+            It is as the factory left it
+          </button>
+          {unit.holds.places.length > 0 && (
+            <button type="button" className="btn btn-ghost btn-sm" onClick={saveFile}>
+              Save what it holds as a file
+            </button>
+          )}
+        </div>
+      </details>
+    </div>
+  );
+}
+
+function Accept({
+  unit,
+  toAccept,
+  chosen,
+  choose,
+  chooseAll,
+  accept,
+  keep,
+  busy,
+}: ReturnType<typeof useHeldDesk>) {
+  const none = chosen.size === 0;
+  return (
+    <section className="max-w-3xl rounded border-2 border-accent p-4" aria-labelledby="goes">
+      <h2 id="goes" className="text-lg font-bold">
+        {toAccept.length === 1
+          ? 'One place of its own would go'
+          : `${toAccept.length} places of its own would go`}
+      </h2>
+      <p className="text-[0.93rem]">
+        Ask the holder. What may go is let go here, what stays is kept back, and the plan looks for another
+        place.
+      </p>
+      <label className="mt-2 flex items-center gap-2 font-semibold">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={chosen.size === toAccept.length}
+          onChange={(event) => chooseAll(event.target.checked)}
+        />
+        all of them
+      </label>
+      <ul className="mt-1 max-h-80 overflow-y-auto">
+        {toAccept.map(({ number, label, now }) => (
+          <li key={number} className="border-t border-base-300 py-1">
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={chosen.has(number)}
+                onChange={(event) => choose(number, event.target.checked)}
+              />
+              <span className="font-mono">{label}</span>
+              <span>
+                <span className="sr-only">number {number}, </span>
+                {now}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button type="button" className="btn btn-primary btn-sm" disabled={busy || none} onClick={accept}>
+          Let {chosen.size === 1 ? 'it' : 'them'} go
+        </button>
+        <button type="button" className="btn btn-outline btn-sm" disabled={busy || none} onClick={keep}>
+          Keep {chosen.size === 1 ? 'it' : 'them'} for {unit.nickname}
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,34 @@
+import type { SlotContent } from '@umbrex/core/model';
+import type { DrawnRegion, PlaceState } from '@umbrex/core/procedure';
+import { mhzText } from '@umbrex/core/units';
+import { toneWords } from './tones';
+
+/** What a place holds, on one line. */
+export function contentBrief(content: SlotContent): string {
+  return [
+    content.name,
+    mhzText(content.receiveHz),
+    content.transmitTone && content.transmitTone !== 'off' && `sends ${toneWords(content.transmitTone)}`,
+    content.receiveTone && content.receiveTone !== 'off' && `hears ${toneWords(content.receiveTone)}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** What is with a place: one word, and what it means. */
+export const PLACE_TEXT: Readonly<Record<PlaceState, { word: string; meaning: string }>> = {
+  empty: { word: 'empty', meaning: 'nothing is there and nothing comes' },
+  factory: { word: 'as made', meaning: 'holds what it left the factory with' },
+  own: { word: 'own', meaning: 'the holder’s own, left alone' },
+  kept: { word: 'kept', meaning: 'held back by its holder' },
+  there: { word: 'right', meaning: 'holds already what the plan wants' },
+  filled: { word: 'new', meaning: 'empty now, filled by the plan' },
+  changed: { word: 'set', meaning: 'as made now, changed by the plan' },
+  goes: { word: 'goes', meaning: 'the holder’s own, overwritten by the plan' },
+};
+
+export const REGION_TEXT: Readonly<Record<DrawnRegion['kind'], string>> = {
+  fixed: 'frequencies from the factory',
+  free: 'free',
+  'receive-only': 'to listen only',
+};

@@ -1,0 +1,25 @@
+import { type Prepared, prepare } from '@umbrex/core/flow';
+import type { Description, Unit } from '@umbrex/core/model';
+import { type DrawnRegion, drawPlaces } from '@umbrex/core/procedure';
+import type { Desk } from './desk';
+
+/** One set of the fleet: what it holds, what it shall hold, and what would go. */
+export interface DeviceData {
+  readonly unit: Unit;
+  readonly version: number;
+  readonly description: Description;
+  readonly prepared: Prepared;
+  readonly regions: readonly DrawnRegion[];
+}
+
+/** Prepares the page of one device; `undefined` when there is none such, or it is not this person's to see. */
+export function deviceOf(desk: Desk, unitId: string): DeviceData | undefined {
+  const held = desk.units.find(({ unit }) => unit.id === unitId);
+  const found = desk.descriptions.find(({ description }) => description.id === held?.unit.descriptionId);
+  if (!held || !found) return undefined;
+  const { unit, version } = held;
+  const { description } = found;
+  const prepared = prepare(desk.state.plan, description, unit);
+  const regions = drawPlaces(description, prepared.fit.image, prepared.sheet.overwrites, unit.keeps);
+  return { unit, version, description, prepared, regions };
+}
