@@ -35,7 +35,7 @@ test('my radio: a pattern, a few questions that count, the outcome at once, and 
   await page.getByLabel('Kind of device').selectOption({ label: 'Blue twin' });
   await page.getByLabel('Nickname').fill('Twin 1');
   await page.getByRole('button', { name: 'Add device' }).click();
-  await page.getByRole('link', { name: 'Twin 1' }).click();
+  await page.getByRole('link', { name: 'Twin 1', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'What to set' })).toBeVisible();
   await expect(page.getByText('Tone you send').first()).toBeVisible();
 });

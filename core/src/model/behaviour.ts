@@ -23,7 +23,12 @@ export const ConditionSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('entryIsItem') }),
   z.strictObject({ is: z.literal('entryIsFrequency') }),
   z.strictObject({ is: z.literal('entryIsValue') }),
-  z.strictObject({ is: z.literal('itemEditor'), of: z.enum(['wheel', 'frequency', 'letters']) }),
+  /** The entry is these very characters, such as a code that opens the keys. */
+  z.strictObject({ is: z.literal('entryIs'), of: z.string().min(1).max(12) }),
+  /** The entry is a frequency that lies as far from the slot's own as the item's list allows. */
+  z.strictObject({ is: z.literal('entryIsOffset'), item: z.string().regex(/^\d{1,3}$/) }),
+  z.strictObject({ is: z.literal('slotUsed') }),
+  z.strictObject({ is: z.literal('itemEditor'), of: z.enum(['wheel', 'frequency', 'letters', 'digits']) }),
   z.strictObject({ is: z.literal('itemAllowed') }),
   z.strictObject({ is: z.literal('lastItem') }),
   z.strictObject({ is: z.literal('lastLetter') }),
@@ -36,10 +41,16 @@ export const ActionSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('clearEntry') }),
   z.strictObject({ act: z.literal('typeChar'), most: z.number().int().min(1).max(12) }),
   z.strictObject({ act: z.literal('pickItem'), to: z.enum(['first', 'entry', 'next', 'previous']) }),
+  /** Opens one item by its number, as a key of its own does. */
+  z.strictObject({ act: z.literal('openItem'), item: z.string().regex(/^\d{1,3}$/) }),
   z.strictObject({ act: z.literal('readDraft') }),
   z.strictObject({ act: z.literal('blankDraft') }),
   z.strictObject({ act: z.literal('stepDraft'), by: z.number().int() }),
   z.strictObject({ act: z.literal('draftFromEntry') }),
+  /** Takes the entry as a frequency to send on; the draft is its distance from the slot's own. */
+  z.strictObject({ act: z.literal('draftOffsetFromEntry') }),
+  /** Puts the digits of the present frequency into the entry: more are added to them until it is cleared. */
+  z.strictObject({ act: z.literal('readEntry') }),
   z.strictObject({ act: z.literal('tapLetter'), withinMs: ms }),
   z.strictObject({ act: z.literal('stepLetter'), by: z.number().int() }),
   z.strictObject({ act: z.literal('firstLetter') }),
@@ -49,9 +60,15 @@ export const ActionSchema = z.discriminatedUnion('act', [
     act: z.literal('pickSlot'),
     to: z.enum(['entry', 'next', 'previous', 'nextInBank', 'previousInBank', 'nextBank']),
   }),
+  /** Goes to the slot typed; an empty one takes over what the slot stood on holds. */
+  z.strictObject({ act: z.literal('beginSlot') }),
   z.strictObject({ act: z.literal('copyFirstBank') }),
+  /** Switches off and on: what was changed is kept from now on, where the set saves only then. */
+  z.strictObject({ act: z.literal('switchOff') }),
   z.strictObject({ act: z.literal('factoryReset') }),
   z.strictObject({ act: z.literal('transmit') }),
+  /** Sends on the frequency typed, as a set does that stores with its talk key held. */
+  z.strictObject({ act: z.literal('transmitEntry') }),
 ]);
 export type Action = z.infer<typeof ActionSchema>;
 
@@ -76,7 +93,12 @@ const ModeSchema = z.strictObject({
 const ItemSchema = z.strictObject({
   number: z.string().regex(/^\d{1,3}$/),
   title: z.string().min(1).max(16),
-  editor: z.enum(['wheel', 'frequency', 'letters']),
+  /** `digits` sets a value's digits one by one, as letters are; a number that the list does not have is refused. */
+  editor: z.enum(['wheel', 'frequency', 'letters', 'digits']),
+  /** Cannot be changed while another field of the slot has this value. */
+  lockedWhen: z.strictObject({ field: id, value: z.number().int().min(0) }).optional(),
+  /** Can be set in an empty slot, before its frequency. */
+  first: z.literal(true).optional(),
   /** This item belongs to the channel one stands on, to the whole set, or picks the channel itself. */
   target: z.discriminatedUnion('reach', [
     z.strictObject({ reach: z.literal('channel'), field: id }),
@@ -92,6 +114,8 @@ export const BehaviourSchema = z.strictObject({
   letterWheel: z.string().min(1).max(100).optional(),
   start: id,
   startNumber: z.number().int(),
+  /** What is changed is lost unless the set is switched off by its switch. */
+  savesAtOff: z.literal(true).optional(),
   items: z.array(ItemSchema),
   modes: z.record(id, ModeSchema),
 });

@@ -225,11 +225,15 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     const needMode = (mode: string, path: (string | number)[]) => {
       if (!modes[mode]) say(path, `no mode "${mode}"`);
     };
+    const items = new Set(description.behaviour.items.map(({ number }) => number));
     needMode(description.behaviour.start, ['behaviour', 'start']);
     for (const [name, mode] of Object.entries(modes)) {
       if (mode.timeout) needMode(mode.timeout.go, ['behaviour', 'modes', name, 'timeout', 'go']);
       mode.on.forEach((row, i) => {
         if (row.go) needMode(row.go, ['behaviour', 'modes', name, 'on', i, 'go']);
+        for (const action of row.do ?? [])
+          if (action.act === 'openItem' && !items.has(action.item))
+            say(['behaviour', 'modes', name, 'on', i, 'do'], `no item "${action.item}"`);
         if (Array.isArray(row.keys))
           for (const key of row.keys)
             if (!description.behaviour?.keys[key])

@@ -17,7 +17,17 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
   /** Type a number or value on keys that carry its characters. */
   z.strictObject({
     do: z.literal('type'),
-    what: z.enum(['slotNumber', 'itemNumber', 'frequency', 'listCode']),
+    what: z.enum([
+      'slotNumber',
+      'position',
+      'itemNumber',
+      'frequency',
+      'transmitFrequency',
+      'listCode',
+      'text',
+    ]),
+    /** The characters to type, where they are always the same. */
+    text: z.string().min(1).max(12).optional(),
     width: z.number().int().min(1).max(8).optional(),
     says,
     shows,
@@ -33,7 +43,10 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     shows,
   }),
   z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, shows }),
-  z.strictObject({ do: z.literal('wheelName'), up: id, down: id, next: id, says, shows }),
+  /** Turn each letter to its place, the shorter way where the wheel goes both ways. */
+  z.strictObject({ do: z.literal('wheelName'), up: id, down: id.optional(), next: id, says, shows }),
+  /** The same with the digits of a value as the set shows it. */
+  z.strictObject({ do: z.literal('wheelDigits'), up: id, down: id.optional(), next: id, says, shows }),
 ]);
 export type RecipeStep = z.infer<typeof RecipeStepSchema>;
 
@@ -47,6 +60,9 @@ export const RecipesSchema = z.strictObject({
   /** How many items the wheel goes round; 0 where items are picked by number. */
   itemCount: z.number().int(),
   startNumber: z.number().int(),
+  /** Done once before all slots, and once after them. */
+  begin: z.array(RecipeStepSchema).default([]),
+  finish: z.array(RecipeStepSchema).default([]),
   /** How to come to a slot. `bankStep` is done only when the bank is another one; it lands on the bank's first position. */
   bankStep: z.array(RecipeStepSchema),
   slotStep: z.array(RecipeStepSchema),
@@ -60,6 +76,10 @@ export const RecipesSchema = z.strictObject({
   close: z.array(RecipeStepSchema),
   /** The order in which fields are set; a field that is not here has no known steps. */
   order: z.array(id),
+  /** Setting a field brings one to the next item. */
+  setMovesOn: z.literal(true).optional(),
+  /** Fields that cannot be changed while another one has not this value: that one is set first, and back again after them. */
+  unlock: z.strictObject({ field: id, value: z.number().int().min(0), for: z.array(id).min(1) }).optional(),
   /** The display's digits of a frequency and its last step, as the manual gives them. */
   frequencyEntry: z.strictObject({ digits: z.number().int(), unitHz: z.number().int() }).optional(),
   /** Keys and their letters, or the wheel's characters in order, as the manual gives them. */

@@ -32,6 +32,8 @@ function markText(mark: string, width: number, view: ScreenView): string {
       return slot.bankName;
     case 'position':
       return String(slot.position).padStart(width, '0');
+    case 'used':
+      return values === null ? ' ' : '•';
     case 'name':
       return nameText(view) || receiveText(view);
     case 'receive':
@@ -66,6 +68,7 @@ function receiveText({ description, slot, values }: ScreenView): string {
 function draftText({ item, draft, itemValues }: ScreenView): string {
   switch (item?.editor) {
     case 'letters':
+    case 'digits':
       return String(draft);
     case 'frequency':
       return Number(draft) > 0 ? mhzText(Number(draft)) : '- - -';

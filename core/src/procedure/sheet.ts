@@ -49,11 +49,14 @@ export function writeSheet(description: Description, image: Image): Sheet {
   if (!start) throw new RangeError(`recipes.startNumber: ${recipes.startNumber}`);
   const writer = new Writer(description, recipes, slots, lists, start);
   const findings: Finding[] = [];
+  let isBegun = false;
   for (const slot of slots) {
     const wanted = image.slots.get(slot.number);
     if (!wanted) continue;
     const changed = changedFields(description, slot, wanted);
     if (changed.length === 0) continue;
+    if (!isBegun) writer.once(recipes.begin);
+    isBegun = true;
     for (const field of changed)
       if (!recipes.order.includes(field)) findings.push({ code: 'no-recipe', severity: 'error', field });
     writer.slot(
@@ -62,6 +65,7 @@ export function writeSheet(description: Description, image: Image): Sheet {
       recipes.order.filter((field) => changed.includes(field)),
     );
   }
+  if (isBegun) writer.once(recipes.finish);
   return {
     steps: writer.steps,
     presses: writer.presses,

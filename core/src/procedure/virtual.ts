@@ -34,6 +34,8 @@ export class VirtualDevice {
   private readonly order: readonly number[];
   private readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   private values: Map<number, SlotValues>;
+  /** What it would still hold with its cell taken out, where it saves only when it is switched off. */
+  private saved: ReadonlyMap<number, SlotValues>;
   private settings: Record<string, number>;
   private mode: string;
   private at: number;
@@ -63,6 +65,7 @@ export class VirtualDevice {
       Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
     );
     this.values = new Map(memory.slots);
+    this.saved = memory.slots;
     this.settings = { ...memory.settings };
     this.mode = this.behaviour.start;
     this.at = this.order.indexOf(this.behaviour.startNumber);
@@ -102,7 +105,10 @@ export class VirtualDevice {
 
   /** What it holds now, read out as one would over a cable. */
   memory(): Memory {
-    return { slots: new Map(this.values), settings: { ...this.settings } };
+    return {
+      slots: new Map(this.behaviour.savesAtOff ? this.saved : this.values),
+      settings: { ...this.settings },
+    };
   }
 
   /** Everything it has sent so far. */
@@ -169,6 +175,12 @@ export class VirtualDevice {
         return this.behaviour.items.some((candidate) => candidate.number === entry);
       case 'entryIsFrequency':
         return this.frequencyFrom(entry) !== undefined;
+      case 'entryIs':
+        return entry === condition.of;
+      case 'entryIsOffset':
+        return this.offsetFrom(entry, condition.item) !== undefined;
+      case 'slotUsed':
+        return (this.values.get(this.slot().number) ?? null) !== null;
       case 'entryIsValue':
         return this.itemList().some((value) => value.typed === entry);
       case 'itemEditor':
@@ -178,7 +190,7 @@ export class VirtualDevice {
       case 'lastItem':
         return this.item === this.behaviour.items.length - 1;
       case 'lastLetter':
-        return this.cursor === this.nameLength() - 1;
+        return this.cursor === this.letterCount() - 1;
       default:
         return condition satisfies never;
     }
@@ -200,6 +212,12 @@ export class VirtualDevice {
       case 'pickItem':
         this.pickItem(action.to);
         return;
+      case 'openItem':
+        this.item = Math.max(
+          0,
+          this.behaviour.items.findIndex(({ number }) => number === action.item),
+        );
+        return;
       case 'readDraft':
         this.draft = this.readTarget();
         return;
@@ -219,18 +237,33 @@ export class VirtualDevice {
         else this.heard.push('refused');
         return;
       }
+      case 'draftOffsetFromEntry': {
+        const offset = this.offsetFrom(this.entry);
+        if (offset !== undefined) this.draft = offset;
+        else this.heard.push('refused');
+        return;
+      }
+      case 'readEntry': {
+        const rule = this.behaviour.frequencyEntry;
+        const hz = Number(this.readTarget());
+        this.entry = rule && hz > 0 ? String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0') : '';
+        return;
+      }
       case 'tapLetter':
         this.tapLetter(keyId, action.withinMs);
         return;
       case 'firstLetter':
         this.cursor = 0;
-        this.draft = String(this.draft).padEnd(this.nameLength(), ' ').slice(0, this.nameLength());
+        if (this.behaviour.items[this.item]?.editor === 'digits')
+          this.draft = this.itemList()[Number(this.draft)]?.shown ?? '';
+        else this.draft = String(this.draft).padEnd(this.nameLength(), ' ').slice(0, this.nameLength());
         return;
       case 'nextLetter':
-        this.cursor = Math.min(this.cursor + 1, this.nameLength() - 1);
+        this.cursor = Math.min(this.cursor + 1, this.letterCount() - 1);
         return;
       case 'stepLetter': {
-        const wheel = this.behaviour.letterWheel ?? ' ';
+        const isDigits = this.behaviour.items[this.item]?.editor === 'digits';
+        const wheel = isDigits ? '0123456789' : (this.behaviour.letterWheel ?? ' ');
         const text = [...String(this.draft)];
         text[this.cursor] =
           wheel[mod(wheel.indexOf(text[this.cursor] ?? ' ') + action.by, wheel.length)] ?? ' ';
@@ -243,18 +276,34 @@ export class VirtualDevice {
       case 'pickSlot':
         this.pickSlot(action.to);
         return;
+      case 'beginSlot': {
+        const from = this.values.get(this.slot().number) ?? null;
+        this.pickSlot('entry');
+        const { number, fixed } = this.slot();
+        if (!fixed && this.values.get(number) === null) this.values.set(number, from && { ...from });
+        return;
+      }
+      case 'switchOff':
+        this.saved = new Map(this.values);
+        return;
       case 'copyFirstBank':
         this.copyFirstBank();
         return;
       case 'factoryReset': {
         const memory = factoryMemory(this.description);
         this.values = new Map(memory.slots);
+        this.saved = memory.slots;
         this.settings = { ...memory.settings };
         return;
       }
       case 'transmit':
         this.transmit();
         return;
+      case 'transmitEntry': {
+        const hz = this.frequencyFrom(this.entry);
+        if (hz !== undefined) this.sent.push({ hz, atMs: this.nowMs });
+        return;
+      }
       default:
         action satisfies never;
     }
@@ -269,8 +318,8 @@ export class VirtualDevice {
   }
 
   /** The list of the present item's values; the slots themselves where the item picks the channel. */
-  private itemList(): readonly ListItem[] {
-    const target = this.behaviour.items[this.item]?.target;
+  private itemList(item = this.behaviour.items[this.item]): readonly ListItem[] {
+    const target = item?.target;
     if (!target) return [];
     switch (target.reach) {
       case 'channel':
@@ -285,11 +334,14 @@ export class VirtualDevice {
   }
 
   private itemAllowed(): boolean {
-    const target = this.behaviour.items[this.item]?.target;
-    if (target?.reach !== 'channel') return target !== undefined;
-    const isFrequency = this.fieldOf(target.field)?.holds === 'receiveHz';
-    const empty = this.values.get(this.slot().number) === null;
-    return this.slot().region.keypad.includes(target.field) && (!empty || isFrequency);
+    const item = this.behaviour.items[this.item];
+    if (item?.target.reach !== 'channel') return item !== undefined;
+    const isFrequency = this.fieldOf(item.target.field)?.holds === 'receiveHz';
+    const values = this.values.get(this.slot().number) ?? null;
+    const { lockedWhen } = item;
+    if (lockedWhen && values?.[lockedWhen.field] === lockedWhen.value) return false;
+    const isReady = values !== null || isFrequency || item.first === true;
+    return this.slot().region.keypad.includes(item.target.field) && isReady;
   }
 
   private readTarget(): Native {
@@ -311,12 +363,25 @@ export class VirtualDevice {
     else {
       const number = this.slot().number;
       const field = this.fieldOf(target.field);
-      const value = field?.holds === 'name' ? String(this.draft).trimEnd() : this.draft;
+      const value = this.draftValue(field);
+      if (value === undefined) {
+        this.heard.push('refused');
+        return;
+      }
       const before = this.values.get(number) ?? null;
-      const base = before ?? factoryValues(this.description, Number(value));
+      const base =
+        before ?? factoryValues(this.description, field?.holds === 'receiveHz' ? Number(value) : 0);
       this.values.set(number, { ...base, [target.field]: value });
     }
     this.heard.push('ok');
+  }
+
+  /** The draft as the slot holds it; `undefined` for digits that the list does not have. */
+  private draftValue(field: Field | undefined): Native | undefined {
+    if (field?.holds === 'name') return String(this.draft).trimEnd();
+    if (this.behaviour.items[this.item]?.editor !== 'digits') return this.draft;
+    const index = this.itemList().findIndex(({ shown }) => shown === this.draft);
+    return index < 0 ? undefined : index;
   }
 
   private pickItem(to: 'first' | 'entry' | 'next' | 'previous'): void {
@@ -386,6 +451,23 @@ export class VirtualDevice {
     const receive = this.description.receive;
     const heard = receive !== 'unknown' && receive.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
     return heard ? hz : undefined;
+  }
+
+  /** The place in the item's list of how far a typed frequency lies from the slot's own. */
+  private offsetFrom(entry: string, itemNumber?: string): number | undefined {
+    const hz = this.frequencyFrom(entry);
+    const frequency = this.description.fields.find(({ holds }) => holds === 'receiveHz');
+    const own = Number(this.values.get(this.slot().number)?.[frequency?.id ?? ''] ?? 0);
+    const item = this.behaviour.items.find(({ number }) => number === itemNumber);
+    const list = this.itemList(item);
+    const index = hz === undefined ? -1 : list.findIndex(({ means }) => means === hz - own);
+    return index < 0 ? undefined : index;
+  }
+
+  /** How many letters or digits are set one by one. */
+  private letterCount(): number {
+    const isDigits = this.behaviour.items[this.item]?.editor === 'digits';
+    return isDigits ? String(this.draft).length : this.nameLength();
   }
 
   private nameLength(): number {

@@ -5,6 +5,8 @@ import { type KeyEvent, TAP_MS } from './events';
 import type { DrawnKeys, SheetStep } from './sheet';
 import { turnWheel } from './turns';
 
+const DIGITS = '0123456789';
+
 /** Writes steps down one after another and remembers where the set stands: its slot and its place in the list of items. */
 export class Writer {
   readonly steps: SheetStep[] = [];
@@ -19,6 +21,17 @@ export class Writer {
     private at: Slot,
   ) {}
 
+  /** What is done once, before all slots or after them. */
+  once(steps: readonly RecipeStep[]): void {
+    const nothing: WantedSlot = {
+      channelIds: [],
+      values: {},
+      content: { receiveHz: 0, transmitHz: null },
+      present: null,
+    };
+    for (const step of steps) this.write(step, { slot: this.at, wanted: nothing, field: '' });
+  }
+
   /** Everything for one slot: come to it, open the items, set each field in turn, leave. */
   slot(slot: Slot, wanted: WantedSlot, fields: readonly string[]): void {
     const { recipes } = this;
@@ -31,13 +44,32 @@ export class Writer {
     this.at = slot;
     this.place = 0;
     for (const step of recipes.open) this.write(step, about);
-    for (const field of fields) {
-      const of = { slot, wanted, field };
+    for (const of of this.inTurn(slot, wanted, fields)) {
       for (const step of recipes.item) this.write(step, of);
-      this.place = recipes.items[field]?.place ?? 0;
-      for (const step of recipes.set[field] ?? []) this.write(step, of);
+      this.place = recipes.items[of.field]?.place ?? 0;
+      for (const step of recipes.set[of.field] ?? []) this.write(step, of);
+      if (recipes.setMovesOn) this.place = (this.place + 1) % recipes.itemCount;
     }
     for (const step of recipes.close) this.write(step, about);
+  }
+
+  /** The fields to set; where one of them is locked by another field, that one is opened first and set last. */
+  private inTurn(slot: Slot, wanted: WantedSlot, fields: readonly string[]): About[] {
+    const { unlock } = this.recipes;
+    const isLocked =
+      unlock !== undefined &&
+      wanted.present !== null &&
+      wanted.present[unlock.field] !== unlock.value &&
+      fields.some((field) => unlock.for.includes(field));
+    if (!isLocked) return fields.map((field) => ({ slot, wanted, field }));
+    const open: WantedSlot = { ...wanted, values: { ...wanted.values, [unlock.field]: unlock.value } };
+    const after: WantedSlot = { ...wanted, present: { ...wanted.present, [unlock.field]: unlock.value } };
+    const rest = fields.filter((field) => field !== unlock.field);
+    const last = wanted.values[unlock.field] === unlock.value ? [] : [unlock.field];
+    return [
+      { slot, wanted: open, field: unlock.field },
+      ...[...rest, ...last].map((field) => ({ slot, wanted: after, field })),
+    ];
   }
 
   private write(step: RecipeStep, about: About): void {
@@ -48,7 +80,7 @@ export class Writer {
         ]);
         break;
       case 'type':
-        this.add(step, about, this.typed(this.textFor(step.what, step.width ?? 0, about)));
+        this.add(step, about, this.typed(step.text ?? this.textFor(step.what, step.width ?? 0, about)));
         break;
       case 'turn': {
         const { from, to, count } = this.wheel(step.what, about);
@@ -57,11 +89,28 @@ export class Writer {
         break;
       }
       case 'tapName':
-        this.add(step, about, this.taps(String(about.wanted.values[about.field] ?? ''), step.pauseMs));
+        this.tapName(step, about);
         break;
-      case 'wheelName':
-        this.wheelName(step, about);
+      case 'wheelName': {
+        const rule = this.description.names;
+        const length = typeof rule === 'object' ? rule.length : 0;
+        const name = (value: Native | undefined) => String(value ?? '').padEnd(length, ' ');
+        const wheel = this.recipes.letterWheel ?? '';
+        this.wheelEach(step, about, wheel, name(this.before(about)), name(about.wanted.values[about.field]));
         break;
+      }
+      case 'wheelDigits': {
+        const list = this.listFor(about.field);
+        const shown = (value: Native | undefined) => list[Number(value)]?.shown ?? '';
+        this.wheelEach(
+          step,
+          about,
+          DIGITS,
+          shown(this.before(about)),
+          shown(about.wanted.values[about.field]),
+        );
+        break;
+      }
       default:
         step satisfies never;
     }
@@ -75,27 +124,39 @@ export class Writer {
     });
   }
 
-  private textFor(
-    what: 'slotNumber' | 'itemNumber' | 'frequency' | 'listCode',
-    width: number,
-    about: About,
-  ): string {
+  private textFor(what: Extract<RecipeStep, { do: 'type' }>['what'], width: number, about: About): string {
     const value = about.wanted.values[about.field];
     switch (what) {
       case 'slotNumber':
         return String(about.slot.number).padStart(width, '0');
+      case 'position':
+        return String(about.slot.position).padStart(width, '0');
       case 'itemNumber':
         return this.recipes.items[about.field]?.number ?? '';
-      case 'frequency': {
-        const rule = this.recipes.frequencyEntry;
-        if (!rule) throw new RangeError(`no frequencyEntry in ${this.description.id}`);
-        return String(Math.round(Number(value) / rule.unitHz)).padStart(rule.digits, '0');
-      }
+      case 'frequency':
+        return this.frequencyDigits(Number(value));
+      case 'transmitFrequency':
+        return this.frequencyDigits(this.sideHz(about));
+      case 'text':
+        throw new RangeError(`no text to type in ${this.description.id}`);
       case 'listCode':
         return this.listFor(about.field)[Number(value)]?.typed ?? '';
       default:
         return what satisfies never;
     }
+  }
+
+  private frequencyDigits(hz: number): string {
+    const rule = this.recipes.frequencyEntry;
+    if (!rule) throw new RangeError(`no frequencyEntry in ${this.description.id}`);
+    return String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0');
+  }
+
+  /** The frequency on which a slot shall send, where its offset is set by typing that frequency. */
+  private sideHz({ wanted, field }: About): number {
+    const frequency = this.description.fields.find(({ holds }) => holds === 'receiveHz');
+    const receiveHz = Number(wanted.values[frequency?.id ?? ''] ?? 0);
+    return receiveHz + Number(this.listFor(field)[Number(wanted.values[field])]?.means ?? 0);
   }
 
   private wheel(
@@ -133,6 +194,11 @@ export class Writer {
     return this.lists[this.description.fields.find((f) => f.id === field)?.list ?? ''] ?? [];
   }
 
+  private tapName(step: Extract<RecipeStep, { do: 'tapName' }>, about: About): void {
+    const runs = this.taps(String(about.wanted.values[about.field] ?? ''), step.pauseMs);
+    if (runs.length > 0) this.add(step, about, runs);
+  }
+
   private taps(name: string, pauseMs: number): Run[] {
     const runs: Run[] = [];
     for (const char of name) {
@@ -148,18 +214,19 @@ export class Writer {
     return runs;
   }
 
-  private wheelName(step: Extract<RecipeStep, { do: 'wheelName' }>, about: About): void {
-    const wheel = this.recipes.letterWheel ?? '';
-    const rule = this.description.names;
-    const length = typeof rule === 'object' ? rule.length : 0;
-    const before = String(this.before(about)).padEnd(length, ' ');
-    const after = String(about.wanted.values[about.field] ?? '').padEnd(length, ' ');
-    for (let i = 0; i < length; i++) {
-      const char = after[i] ?? ' ';
+  /** Sets characters one after another, each from what stands there to what shall. */
+  private wheelEach(
+    step: Extract<RecipeStep, { do: 'wheelName' | 'wheelDigits' }>,
+    about: About,
+    wheel: string,
+    before: string,
+    after: string,
+  ): void {
+    [...after].forEach((char, i) => {
       const runs = turnWheel(wheel.indexOf(before[i] ?? ' '), wheel.indexOf(char), wheel.length, step);
       const shown = char === ' ' ? 'blank' : char;
       this.add(step, about, [...runs, { key: step.next, times: 1 }], { letter: String(i + 1), value: shown });
-    }
+    });
   }
 
   private add(step: RecipeStep, about: About, runs: readonly Run[], more: Record<string, string> = {}): void {
@@ -211,6 +278,8 @@ export class Writer {
         return this.recipes.items[field]?.title ?? field;
       case 'mhz':
         return mhzText(Number(value));
+      case 'sendMhz':
+        return mhzText(this.sideHz(about));
       case 'value':
         return this.listFor(field)[Number(value)]?.shown ?? String(value);
       default:
