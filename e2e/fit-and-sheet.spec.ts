@@ -101,7 +101,11 @@ test('a set whose keys nobody has described gets a card of values, in its own wo
     serial: '',
     firmware: 'unknown',
   });
-  for (const made of [unit('plain-handheld', 'Plain 1'), unit('retired-portable', 'Old 1')])
+  // The plain hand-held as somebody describes their own one, who does not know how its keys work.
+  const described = await (await page.request.get('/api/descriptions/plain-handheld')).json();
+  const { behaviour: _, recipes: __, ...bare } = { ...described, id: 'plain-own', title: 'Plain, mine' };
+  expect((await page.request.post('/api/descriptions', { data: bare })).status()).toBe(201);
+  for (const made of [unit('plain-own', 'Plain 1'), unit('retired-portable', 'Old 1')])
     expect((await page.request.post('/api/units', { data: { unit: made } })).status()).toBe(201);
   await open(page, `${path}/sheets`);
   await page.getByRole('link', { name: /^Plain 1 .*steps not known/ }).click();

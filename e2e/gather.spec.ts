@@ -171,7 +171,10 @@ test('a role is changed only once it is saved, and nobody is taken out by one sl
 test('no distress or calling channel is offered for a net', async ({ page }) => {
   await open(page, `${await planPath(page)}/nets`);
   await page.getByRole('button', { name: 'Change Sunday check' }).click();
-  const offered = await page.getByRole('combobox', { name: 'Channel', exact: true }).locator('option').allInnerTexts();
+  const offered = await page
+    .getByRole('combobox', { name: 'Channel', exact: true })
+    .locator('option')
+    .allInnerTexts();
   expect(offered).toContain('Kelp Stairs');
   expect(offered.filter((name) => /^Harbour watch|^Weather/.test(name))).toEqual([]);
 });

@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 
+import { KEYED, PROVABLE } from '../../core/test/support/devices';
+
 const root = fileURLToPath(new URL('../..', import.meta.url));
 const plan = join(root, 'demo/ostrel-plan.json');
 
@@ -39,11 +41,9 @@ describe('umbrex', () => {
   it('proves the demo plan on all shipped devices', () => {
     const { exit, json } = umbrex('prove', plan);
     expect(exit).toBe(0);
-    expect(json.devices.map((d: { device: string; proven: boolean }) => [d.device, d.proven])).toEqual([
-      ['bank-handheld', true],
-      ['page-handheld', true],
-      ['pocket-radio', true],
-    ]);
+    expect(json.devices.map((d: { device: string; proven: boolean }) => [d.device, d.proven])).toEqual(
+      KEYED.map(({ id }) => [id, true]),
+    );
   });
   it('fits one device from a file', () => {
     const { exit, json } = umbrex('fit', plan, '--device', join(root, 'devices/pocket-radio.json'));
@@ -135,11 +135,7 @@ describe('umbrex', () => {
     expect(exit).toBe(1);
     expect(json.patterns.length).toBeGreaterThanOrEqual(20);
     const proven = json.patterns.filter((pattern: { proven: boolean }) => pattern.proven);
-    expect(proven.map((pattern: { id: string }) => pattern.id)).toEqual([
-      'bank-handheld',
-      'page-handheld',
-      'pocket-radio',
-    ]);
+    expect(proven.map((pattern: { id: string }) => pattern.id)).toEqual(PROVABLE.map(({ id }) => id));
     for (const pattern of json.patterns)
       expect(pattern.proven ? null : 'steps-not-known', pattern.id).toBe(
         pattern.firstDifference?.code ?? null,

@@ -79,7 +79,8 @@ const TIERS = ['must', 'should', 'nice'] as const;
 
 /**
  * The order in which channels choose: to talk before to listen, then as in the plan. Where a device cannot hold them all, what must
- * be in goes before what should, whatever is done with it, and each group stays together as far as it goes.
+ * be in goes before what should, whatever is done with it, and each group stays together as far as it goes. A place where the talk
+ * key would cover what others listen to is given last.
  */
 function inTurn(
   judged: readonly Judgement[],
@@ -90,9 +91,20 @@ function inTurn(
   const groups = [...new Set(channels.map(({ groupId }) => groupId))];
   const outcome = (judgement: Judgement) => OUTCOMES.indexOf(judgement.outcome);
   const isScarce = wants.length > slots.length - freeSlots.length + Math.min(capacity, freeSlots.length);
-  const rank = ({ channel: { tier, groupId } }: Judgement) =>
-    isScarce ? TIERS.indexOf(tier) * (groups.length + 1) + groups.indexOf(groupId) : 0;
+  const rank = (judgement: Judgement) => {
+    if (!isScarce) return 0;
+    const { tier, groupId } = judgement.channel;
+    const last = wouldCover(judgement) ? TIERS.length : 0;
+    return (last + TIERS.indexOf(tier)) * (groups.length + 1) + groups.indexOf(groupId);
+  };
   return judged.toSorted((a, b) => rank(a) - rank(b) || outcome(a) - outcome(b));
+}
+
+/** Whether a set that only listens on a channel would send there all the same when its talk key is pressed. */
+function wouldCover({ outcome, placements }: Judgement): boolean {
+  if (outcome !== 'listen') return false;
+  const [first] = placements();
+  return first?.findings.some(({ code }) => code === 'talk-goes-out-on-output') ?? false;
 }
 
 /** A group that is in only in part is said on every channel of it that was left out. */

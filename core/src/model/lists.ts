@@ -8,7 +8,7 @@ const means = z.union([z.string(), z.number(), z.boolean()]);
 
 /**
  * A stretch of a value list. `shown` and `typed` are templates: `{hz}` 82.5, `{tenths}` 0825, `{code}` 023, `{index}` the
- * place in the whole list counted from 0.
+ * place in the whole list counted from 0, `{index:2}` the same with two figures.
  */
 export const SegmentSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -56,8 +56,8 @@ export function listItems(list: List): ListItem[] {
     meaning: ListItem['means'],
   ) => {
     const fill = (text: string) =>
-      text.replace(/\{(\w+)\}/g, (_, key: string) =>
-        key === 'index' ? String(out.length) : (marks[key] ?? ''),
+      text.replace(/\{(\w+)(?::(\d))?\}/g, (_, key: string, width?: string) =>
+        key === 'index' ? String(out.length).padStart(Number(width ?? 0), '0') : (marks[key] ?? ''),
       );
     out.push({
       shown: fill(segment.shown),

@@ -1,3 +1,4 @@
+export * from './cable';
 export * from './card';
 export * from './events';
 export * from './places';

@@ -21,6 +21,8 @@ export interface SheetStep {
 
 /** The steps that turn a device's present memory into the wanted one. */
 export interface Sheet {
+  /** By keys, by a file that a program sends, or by nobody knows which keys. */
+  readonly way: 'keys' | 'file' | 'unknown';
   readonly steps: readonly SheetStep[];
   readonly presses: number;
   /** Slots whose contents go; empty slots are not among them. */
@@ -34,13 +36,16 @@ export interface Sheet {
  */
 export function writeSheet(description: Description, image: Image): Sheet {
   const recipes = description.recipes;
-  if (!recipes)
+  if (!recipes) {
+    const isByFile = description.loading !== undefined && description.loading.by !== 'keypad';
     return {
+      way: isByFile ? 'file' : 'unknown',
       steps: [],
       presses: 0,
       overwrites: overwritten(description, image),
-      findings: [{ code: 'steps-not-known', severity: 'error' }],
+      findings: isByFile ? [] : [{ code: 'steps-not-known', severity: 'error' }],
     };
+  }
   const slots = slotsOf(description);
   const lists = Object.fromEntries(
     Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
@@ -67,6 +72,7 @@ export function writeSheet(description: Description, image: Image): Sheet {
   }
   if (isBegun) writer.once(recipes.finish);
   return {
+    way: 'keys',
     steps: writer.steps,
     presses: writer.presses,
     overwrites: overwritten(description, image),

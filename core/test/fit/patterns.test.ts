@@ -119,6 +119,38 @@ describe('the patterns and what makes each of them hard', () => {
     expect(cells.slice(150).every(({ slot }) => slot !== null)).toBe(true);
     expect(cells.filter(({ slot }) => slot === null)).toHaveLength(13);
   });
+  it('a set with few places takes what it may talk on before what its talk key would only cover', () => {
+    const heard = Array.from({ length: 9 }, (_, i) =>
+      channel(`Heard ${i}`, 462.55 + 0.025 * (i % 8), 462.55 + 0.025 * (i % 8), {
+        id: uuid(900 + i),
+        tier: 'must',
+      }),
+    );
+    const deck = channel('Deck', 451.8125, 451.8125, {
+      id: uuid(950),
+      service: 'business',
+      tier: 'nice',
+      bandwidth: 'narrow',
+    });
+    const licensed = [
+      {
+        name: 'Deck',
+        receiveHz: 451_812_500,
+        transmitHz: 451_812_500,
+        bandwidthHz: 12_500,
+        maxPowerW: 2,
+        licence: 'invented',
+        area: '',
+        expires: '2031-05-31',
+      },
+    ];
+    const { cells } = fitPlan(
+      { ...plan([...heard, deck]), licensed },
+      fitDevice(shipped('counting-handheld')),
+    );
+    expect(cells.at(-1)?.slot?.number).toBe(1);
+    expect(cells.filter(({ slot }) => slot === null).length).toBeGreaterThan(0);
+  });
   it('seven letters for forty channels, all different', () => {
     const many = Array.from({ length: 40 }, (_, i) =>
       channel(`North Ridge Repeater ${i}`, 150 + 0.025 * i, null, { id: uuid(900 + i), service: 'other' }),

@@ -6,6 +6,11 @@ export const SHIPPED = shippedDescriptions();
 /** The shipped ones whose keys are described, so that sheets can be written and proven. */
 export const KEYED = SHIPPED.filter(({ recipes }) => recipes !== undefined);
 
+/** The shipped ones that are proven: by keys, or by the file that a program sends. */
+export const PROVABLE = SHIPPED.filter(
+  ({ recipes, loading }) => recipes !== undefined || (loading !== undefined && loading.by !== 'keypad'),
+);
+
 /** A shipped description, to be changed freely. */
 export function shipped(id: string): Description {
   const found = SHIPPED.find((description) => description.id === id);

@@ -9,7 +9,7 @@ export interface SheetData extends Prepared {
   readonly description: Description;
   readonly descriptionVersion: number;
   readonly confidence: Confidence;
-  /** Where its keys are not described: what to set, by its own manual. */
+  /** Where it is not set by keys, or nobody described them: what each place shall hold. */
   readonly card: readonly CardSlot[] | null;
   readonly lines: readonly SlotLine[];
   /** The steps by slot, with their numbers and what the set shows after each. */
@@ -74,7 +74,8 @@ export function sheetList(desk: Desk) {
         unit,
         title: description.title,
         toAccept: prepared.toAccept.length,
-        places: description.recipes ? null : prepared.fit.image.slots.size,
+        way: prepared.sheet.way,
+        places: prepared.fit.image.slots.size,
         confidence: confidenceOf(prepared.proof, description, unit.firmware),
         steps: prepared.sheet.steps.length,
         presses: prepared.sheet.presses,

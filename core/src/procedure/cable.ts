@@ -1,0 +1,106 @@
+import type { Finding } from '../findings/index';
+import type { Image } from '../fit/index';
+import { type MemoryDocument, readMemory, writeMemory } from '../formats/memory';
+import {
+  type Description,
+  type Field,
+  factoryMemory,
+  factoryValues,
+  type ListItem,
+  listItems,
+  type Memory,
+  type Native,
+  type Slot,
+  type SlotValues,
+  slotsOf,
+} from '../model/index';
+
+/**
+ * A virtual set on a cable or an app: it takes a data file by its own rules, holds it, and gives back what it holds. It knows
+ * nothing of plans or fits. A file that it cannot hold is refused whole, as the programs for such sets do.
+ */
+export class CableSet {
+  private values: Map<number, SlotValues>;
+  private readonly slots: ReadonlyMap<number, Slot>;
+  private readonly lists: Readonly<Record<string, readonly ListItem[]>>;
+
+  /** @param memory what it holds at the start; as from the factory where nothing is given */
+  constructor(
+    private readonly description: Description,
+    private readonly memoryBefore: Memory = factoryMemory(description),
+  ) {
+    this.values = new Map(memoryBefore.slots);
+    this.slots = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
+    this.lists = Object.fromEntries(
+      Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
+    );
+  }
+
+  /** Takes a file in, or says what of it this set cannot hold, with the path. */
+  take(document: MemoryDocument): Finding[] {
+    const findings: Finding[] = [];
+    const no = (path: string, detail: string) =>
+      findings.push({ code: 'document-shape', severity: 'error', path, detail });
+    if (document.descriptionId !== this.description.id)
+      no('/descriptionId', `of ${document.descriptionId}, not of ${this.description.id}`);
+    const next = new Map(this.values);
+    document.slots.forEach(({ number, values }, i) => {
+      const slot = this.slots.get(number);
+      if (!slot) {
+        no(`/slots/${i}`, `no place ${number} in this kind of set`);
+        return;
+      }
+      const before = this.values.get(number) ?? null;
+      const taken: Record<string, Native> = { ...(before ?? factoryValues(this.description, 0)) };
+      for (const [id, value] of Object.entries(values)) {
+        const field = this.description.fields.find((candidate) => candidate.id === id);
+        const known = field && slot.region.cable.includes(id) ? this.valueOf(field, value) : undefined;
+        if (known === undefined) no(`/slots/${i}/values/${id}`, `${value} cannot be set here`);
+        else taken[id] = known;
+      }
+      next.set(number, taken);
+    });
+    const filled = [...next].filter(([number, values]) => values && !this.slots.get(number)?.fixed).length;
+    const { capacity } = this.description;
+    if (capacity !== undefined && filled > capacity) no('/slots', `${filled} memories, ${capacity} at most`);
+    if (findings.length === 0) this.values = next;
+    return findings;
+  }
+
+  /** What it holds now, as it is read back. */
+  memory(): Memory {
+    return { slots: new Map(this.values), settings: this.memoryBefore.settings };
+  }
+
+  private valueOf(field: Field, value: string | number): Native | undefined {
+    if (field.list !== undefined) {
+      const index = this.lists[field.list]?.findIndex(({ shown }) => shown === String(value)) ?? -1;
+      return index < 0 ? undefined : index;
+    }
+    const { names, receive } = this.description;
+    if (field.holds === 'name') {
+      if (typeof names !== 'object') return undefined;
+      const text = String(value);
+      return [...text].every((char) => names.characters.includes(char))
+        ? text.slice(0, names.length)
+        : undefined;
+    }
+    const isHeard =
+      typeof value === 'number' &&
+      receive !== 'unknown' &&
+      value % receive.stepHz === 0 &&
+      receive.bands.some(({ fromHz, toHz }) => value >= fromHz && value <= toHz);
+    return isHeard ? value : undefined;
+  }
+}
+
+/** Sends an image to a virtual set as a file, written and read again as text, and returns what the set then holds. */
+export function loadByFile(
+  description: Description,
+  image: Image,
+): { memory: Memory; refused: Finding | undefined } {
+  const set = new CableSet(description, image.before);
+  const file = readMemory(JSON.stringify(writeMemory(description, image.slots)));
+  const findings = file.ok ? set.take(file.value) : file.findings;
+  return { memory: set.memory(), refused: findings[0] };
+}
