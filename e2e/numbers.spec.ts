@@ -23,7 +23,7 @@ test('numbers are worked out with their proof, held fast at a price, taken, and 
   await page.getByRole('button', { name: 'Take these numbers' }).click();
   await expect(page.getByText('The plan has these numbers')).toBeVisible();
   await open(page, `${path}/fit`);
-  for (const kind of ['Bank hand-held', 'Page hand-held'])
+  for (const kind of ['Guided hand-held', 'Page hand-held'])
     await expect(
       page.getByRole('button', { name: new RegExp(`^Kelp Stairs on ${kind}: \\w+, .*number ${free}$`) }),
     ).toBeVisible();

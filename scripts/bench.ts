@@ -1,11 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { reviewPlan } from '@umbrex/core/check';
-import { assign, fitBoard, fitDevice, fitPlan, numberFleet, numberingKinds } from '@umbrex/core/fit';
+import { assign, BoardFitter, fitBoard, numberFleet, numberingKinds } from '@umbrex/core/fit';
+import { prepare } from '@umbrex/core/flow';
 import { readPlan } from '@umbrex/core/formats';
 import { readLine } from '@umbrex/core/listing';
-import { ChannelSchema, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
+import { ChannelSchema, type Description, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
 import { prove, writeSheet } from '@umbrex/core/procedure';
 import highs from 'highs';
+import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
 
 /*
@@ -48,10 +50,14 @@ const plan: Plan = {
     return { ...channel, id: uuid(i), name: `${channel.name} ${i}` };
   }),
 };
-const units: Unit[] = Array.from({ length: 300 }, (_, i) =>
+/** Forty kinds of device: each pattern, and each again as somebody's own. */
+const forty: Description[] = descriptions
+  .flatMap((one) => [one, { ...one, id: `${one.id}-own` }])
+  .slice(0, 40);
+const units: Unit[] = Array.from({ length: 1000 }, (_, i) =>
   UnitSchema.parse({
     id: uuid(10_000 + i),
-    descriptionId: descriptions[i % descriptions.length]?.id ?? '',
+    descriptionId: forty[i % forty.length]?.id ?? '',
     nickname: `Set ${i}`,
     holder: '',
     serial: '',
@@ -61,7 +67,7 @@ const units: Unit[] = Array.from({ length: 300 }, (_, i) =>
 
 // The result as the board gives it: cells a unit, since that is what a reader of the result gets.
 const perUnit = () => {
-  const board = fitBoard(plan, units, descriptions);
+  const board = fitBoard(plan, units, forty);
   return board.kinds.flatMap((kind) => kind.unitIds.map((unitId) => ({ unitId, cells: kind.cells })));
 };
 const result = perUnit();
@@ -70,20 +76,42 @@ if (JSON.stringify(perUnit()) !== text) throw new Error('two fits of the same pl
 if (JSON.stringify(JSON.parse(text)) !== text) throw new Error('the result does not survive JSON');
 
 compare(
-  'fit of 250 channels x 300 units of 3 kinds / JSON round trip of its result',
+  `fit of ${plan.channels.length} channels x ${units.length} units of ${forty.length} kinds / JSON round trip of its result`,
   { name: 'fit', run: perUnit },
   { name: 'JSON', run: () => JSON.parse(JSON.stringify(result)) },
 );
-const board = fitBoard(plan, units, descriptions);
+const board = fitBoard(plan, units, forty);
 compare(
   'the same, as the board keeps it (cells once a kind) / JSON round trip of the board',
-  { name: 'fit', run: () => fitBoard(plan, units, descriptions) },
+  { name: 'fit', run: () => fitBoard(plan, units, forty) },
   { name: 'JSON', run: () => JSON.parse(JSON.stringify(board)) },
 );
+
+/* One edit, at the size of the demo's fleet: a channel gets another name each time, and the board is made again. */
+const fleet = z
+  .array(UnitSchema)
+  .parse(JSON.parse(readFileSync(new URL('../demo/ostrel-units.json', import.meta.url), 'utf8')));
+const fitter = new BoardFitter();
+// As the worker has them: without their keys.
+const fitParts = descriptions.map(({ behaviour: _, recipes: __, ...rest }): Description => rest);
+fitter.board(plan, fleet, fitParts);
+let edits = 0;
+const edited = () => {
+  edits++;
+  const channels = plan.channels.map((c, i) =>
+    i === edits % plan.channels.length ? { ...c, name: `Edit ${edits}` } : c,
+  );
+  return { ...plan, channels };
+};
+compare(
+  `one edit of ${plan.channels.length} channels x ${fleet.length} units, only what it touches judged anew / the whole fit`,
+  { name: 'edit', run: () => fitter.board(edited(), fleet, fitParts) },
+  { name: 'whole', run: () => fitBoard(edited(), fleet, fitParts) },
+);
 for (const description of descriptions) {
-  const fit = fitPlan(demo, fitDevice(description));
-  const sheet = writeSheet(description, fit.image);
-  if (!prove(description, fit.image, sheet).proven) throw new Error(`${description.id} is not proven`);
+  const { fit, sheet, proof } = prepare(demo, description);
+  if (sheet.way !== 'keys') continue;
+  if (!proof.proven) throw new Error(`${description.id} is not proven`);
   compare(
     `proof of the demo plan on ${description.id} / writing its sheet`,
     { name: 'proof', run: () => prove(description, fit.image, sheet) },
@@ -113,14 +141,14 @@ compare(
   { name: 'schema', run: () => demo.channels.map((c) => ChannelSchema.parse(c)) },
 );
 
-const kinds = numberingKinds(units, descriptions);
+const kinds = numberingKinds(fleet, descriptions);
 const none = { last: {}, pins: {} };
 const numbering = numberFleet(plan, kinds, none);
 if (numbering.bound !== numbering.total) throw new Error('the numbering is not proven');
 compare(
-  `numbering of 250 channels across 300 units / fitting the same (${numbering.total} points, gap 0, first fit ${numbering.firstFit})`,
+  `numbering of 250 channels across ${fleet.length} units / fitting the same (${numbering.total} points, gap 0, first fit ${numbering.firstFit})`,
   { name: 'number', run: () => numberFleet(plan, kinds, none) },
-  { name: 'fit', run: () => fitBoard(plan, units, descriptions) },
+  { name: 'fit', run: () => fitBoard(plan, fleet, descriptions) },
 );
 
 /* The same assignment by an independent solver: 60 channels at 90 numbers, gains of a fixed sequence. */

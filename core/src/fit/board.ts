@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index';
 import type { Description, Unit } from '../model/index';
-import { type Cell, fitPlan } from './fit';
-import { unitKinds } from './kinds';
+import { type Cell, type FitPlan, fitPlan } from './fit';
+import { type UnitKind, unitKinds } from './kinds';
 import { pickedToneFindings } from './pickedTone';
 
 /** Devices that fit alike: of one kind, with the same numbers kept back; and what each channel comes to, in the plan's order. */
@@ -24,14 +24,19 @@ export interface Board {
 }
 
 /** Fits a plan to a fleet, once for each kind of device. @throws RangeError for a unit without its description */
-export function fitBoard(
-  plan: Parameters<typeof fitPlan>[0],
-  units: readonly Unit[],
-  descriptions: readonly Description[],
+export function fitBoard(plan: FitPlan, units: readonly Unit[], descriptions: readonly Description[]): Board {
+  return boardOf(plan, unitKinds(units, descriptions), ({ device }) => fitPlan(plan, device).cells);
+}
+
+/** The board of a fleet sorted into kinds, with the cells of each as `cellsOf` gives them. */
+export function boardOf(
+  plan: FitPlan,
+  fleet: readonly UnitKind[],
+  cellsOf: (kind: UnitKind) => readonly Cell[],
 ): Board {
   const unitFindings: Record<string, readonly Finding[]> = {};
-  const kinds = unitKinds(units, descriptions).map((kind): BoardKind => {
-    const { key, description, device, keeps, title } = kind;
+  const kinds = fleet.map((kind): BoardKind => {
+    const { key, description, keeps, title } = kind;
     for (const unit of kind.units) {
       const findings = [
         ...firmwareFindings(unit, description),
@@ -39,9 +44,8 @@ export function fitBoard(
       ];
       if (findings.length > 0) unitFindings[unit.id] = findings;
     }
-    const { cells } = fitPlan(plan, device);
     const unitIds = kind.units.map(({ id }) => id);
-    return { key, descriptionId: description.id, keeps, title, unitIds, cells };
+    return { key, descriptionId: description.id, keeps, title, unitIds, cells: cellsOf(kind) };
   });
   return { kinds, unitFindings };
 }

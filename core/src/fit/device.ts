@@ -24,6 +24,8 @@ export interface FitDevice {
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   readonly field: Readonly<Partial<Record<Holds, Field>>>;
   readonly present: Memory;
+  /** Channel names as this device shortens them, as far as they were asked for. */
+  readonly shortNames: Map<string, string>;
 }
 
 /**
@@ -62,6 +64,7 @@ export function fitDevice(
     lists: Object.fromEntries(Object.entries(description.lists).map(([id, list]) => [id, listItems(list)])),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
     present,
+    shortNames: new Map(),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index';
 import type { Channel, Memory, Native, Plan, SlotContent, SlotValues } from '../model/index';
 import type { FitDevice } from './device';
-import { type Judgement, judge, type Verdict } from './judge';
+import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { shortenName, uniqueName } from './names';
 import type { Placement } from './place';
 
@@ -42,17 +42,22 @@ export interface Fit {
   readonly image: Image;
 }
 
+/** What of a plan its fit depends on. */
+export type FitPlan = Pick<Plan, 'channels'> & FitPolicy & Partial<Pick<Plan, 'numbering'>>;
+
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
  * Where the plan has one number for the fleet, a channel that can sit at its number does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed slot
  * that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder
  * filled. Two channels that come to the very same contents share a slot.
+ * @param judgeOne how each channel is judged, where something of it is known from before
  */
 export function fitPlan(
-  plan: Pick<Plan, 'channels' | 'receivePolicy' | 'country' | 'licensed'> & Partial<Pick<Plan, 'numbering'>>,
+  plan: FitPlan,
   device: FitDevice,
+  judgeOne: (channel: Channel) => Judgement = (channel) => judge(device, channel, plan),
 ): Fit {
-  const judged = plan.channels.map((channel) => judge(device, channel, plan));
+  const judged = plan.channels.map(judgeOne);
   const used = new Map<number, WantedSlot>();
   const names = new Set<string>();
   const cells = new Map<string, Cell>();
@@ -89,7 +94,6 @@ function inTurn(
 ): readonly Judgement[] {
   const wants = judged.filter(({ outcome }) => outcome === 'talk' || outcome === 'listen');
   const groups = [...new Set(channels.map(({ groupId }) => groupId))];
-  const outcome = (judgement: Judgement) => OUTCOMES.indexOf(judgement.outcome);
   const isScarce = wants.length > slots.length - freeSlots.length + Math.min(capacity, freeSlots.length);
   const rank = (judgement: Judgement) => {
     if (!isScarce) return 0;
@@ -97,14 +101,18 @@ function inTurn(
     const last = wouldCover(judgement) ? TIERS.length : 0;
     return (last + TIERS.indexOf(tier)) * (groups.length + 1) + groups.indexOf(groupId);
   };
-  return judged.toSorted((a, b) => rank(a) - rank(b) || outcome(a) - outcome(b));
+  const ranked = judged.map((judgement) => ({
+    judgement,
+    rank: rank(judgement) * OUTCOMES.length + OUTCOMES.indexOf(judgement.outcome),
+  }));
+  return ranked.sort((a, b) => a.rank - b.rank).map(({ judgement }) => judgement);
 }
 
 /** Whether a set that only listens on a channel would send there all the same when its talk key is pressed. */
-function wouldCover({ outcome, placements }: Judgement): boolean {
+function wouldCover({ outcome, slots, at }: Judgement): boolean {
   if (outcome !== 'listen') return false;
-  const [first] = placements();
-  return first?.findings.some(({ code }) => code === 'talk-goes-out-on-output') ?? false;
+  const best = slots.find((slot) => at(slot) !== undefined);
+  return (best && at(best)?.findings.some(({ code }) => code === 'talk-goes-out-on-output')) ?? false;
 }
 
 /** A group that is in only in part is said on every channel of it that was left out. */
@@ -150,15 +158,19 @@ function settle(
   if (outcome === 'no' || outcome === 'unknown') return cell(outcome, reasons);
   let blocked: Finding | undefined;
   const isFull = isAtCapacity(device, used);
-  for (const placement of judgement.placements()) {
-    const there = used.get(placement.slot.number);
-    if (!there && isFull && !placement.slot.fixed) continue;
+  for (const slot of judgement.slots) {
+    const there = used.get(slot.number);
+    if (!there && isFull && !slot.fixed) continue;
+    const content = judgement.contentAt(slot);
+    if (!content || (there && !slot.fixed && !sameContent(there.content, content))) continue;
+    const placement = judgement.at(slot);
+    if (!placement) continue;
     if (!there) return take(device, judgement, placement, used, names);
-    if (sameContent(there.content, placement.content))
+    if (sameContent(there.content, content))
       return share(device, judgement, placement, there, used, channels);
-    if (placement.slot.fixed && !blocked) {
+    if (!blocked) {
       const by = channels.find((other) => other.id === there.channelIds[0])?.name ?? '';
-      blocked = { code: 'slot-taken', severity: 'error', by, number: placement.slot.number };
+      blocked = { code: 'slot-taken', severity: 'error', by, number: slot.number };
     }
   }
   return cell('no', [blocked ?? { code: 'no-free-slot', severity: 'error' }]);
@@ -258,7 +270,12 @@ function nameIn(
   if (rule === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
   if (rule === 'none' || !field || !placement.slot.settable.includes(field.id))
     return { findings: [{ code: 'no-names', severity: 'note' }] };
-  const stored = uniqueName(shortenName(channel.name, rule.length, rule.characters), rule.length, names);
+  let short = device.shortNames.get(channel.name);
+  if (short === undefined) {
+    short = shortenName(channel.name, rule.length, rule.characters);
+    device.shortNames.set(channel.name, short);
+  }
+  const stored = uniqueName(short, rule.length, names);
   const same = stored.toLowerCase() === channel.name.toLowerCase();
   return {
     stored,

@@ -7,3 +7,4 @@ export * from './kinds';
 export * from './names';
 export * from './numbering';
 export * from './pickedTone';
+export * from './refit';

@@ -1,5 +1,12 @@
 import type { Finding } from '../findings/index';
-import { type Channel, kindOf, type Plan, type Slot, wantedReceiveTone } from '../model/index';
+import {
+  type Channel,
+  kindOf,
+  type Plan,
+  type Slot,
+  type SlotContent,
+  wantedReceiveTone,
+} from '../model/index';
 import { type RuleContext, transmitRule } from '../rules/index';
 import { type FitDevice, freeSlotsFor } from './device';
 import { isReceiveOnly, type Placement, placeListen, placeTalk } from './place';
@@ -17,26 +24,43 @@ export interface Judgement {
   /** `talk` when the placements allow talking, else what is left. */
   readonly outcome: 'talk' | 'listen' | 'no' | 'unknown';
   readonly reasons: readonly Finding[];
-  /** Asked for only until one can be had; free slots are many. */
-  readonly placements: () => Iterable<Placement>;
   /** The slots that may be asked for, best first. */
   readonly slots: readonly Slot[];
   /** The channel in one slot, where it can be had there. */
   readonly at: (slot: Slot) => Placement | undefined;
+  /** The same, but only what it would do on the air there. */
+  readonly contentAt: (slot: Slot) => SlotContent | undefined;
 }
 
-const none = { placements: (): Iterable<Placement> => [], slots: [], at: () => undefined };
+const none = { slots: [], at: () => undefined, contentAt: () => undefined };
 
-/** What becomes of a channel in slots, tried one by one. */
+/**
+ * What becomes of a channel in slots, tried one by one. Empty free slots of a region are alike but for their number, so each region is
+ * tried once; a slot that holds something, or has its frequencies, is tried for itself.
+ */
 function inSlots(
+  { filled }: FitDevice,
   slots: readonly Slot[],
   place: (slot: Slot) => ReturnType<typeof placeListen>,
-): Pick<Judgement, 'placements' | 'slots' | 'at'> {
-  const at = (slot: Slot) => {
+): Pick<Judgement, 'slots' | 'at' | 'contentAt'> {
+  const byRegion = new Map<Slot['region'], Placement | null>();
+  const bySlot = new Map<number, Placement | null>();
+  /** Right but for its slot, where slots are alike. */
+  const tried = (slot: Slot): Placement | null => {
+    const isLike = !slot.fixed && !filled.has(slot.number);
+    const known = isLike ? byRegion.get(slot.region) : bySlot.get(slot.number);
+    if (known !== undefined) return known;
     const placed = place(slot);
-    return placed.ok ? placed.placement : undefined;
+    const placement = placed.ok ? placed.placement : null;
+    if (isLike) byRegion.set(slot.region, placement);
+    else bySlot.set(slot.number, placement);
+    return placement;
   };
-  return { slots, at, placements: () => placements(slots, at) };
+  const at = (slot: Slot) => {
+    const placement = tried(slot);
+    return placement === null ? undefined : { ...placement, slot };
+  };
+  return { slots, at, contentAt: (slot) => tried(slot)?.content };
 }
 
 /** Judges one channel on one device: may it transmit, can it reach the pair, has it the tones, can it at least hear. */
@@ -93,7 +117,7 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
         channel,
         outcome: 'talk',
         reasons: [],
-        ...inSlots(slots, (s) => placeTalk(device, channel, s, tones, rule)),
+        ...inSlots(device, slots, (s) => placeTalk(device, channel, s, tones, rule)),
       };
     first ??= placed.findings[0];
   }
@@ -135,7 +159,7 @@ function judgeListening(
   let refusal: Finding | undefined;
   for (const slot of slots) {
     const placed = place(slot);
-    if (placed.ok) return { channel, outcome: 'listen', reasons, ...inSlots(slots, place) };
+    if (placed.ok) return { channel, outcome: 'listen', reasons, ...inSlots(device, slots, place) };
     if (!refusal || refusal.code === 'locked-from-keypad') refusal = placed.findings[0];
     if (refusal?.code === 'receive-unknown')
       return { channel, outcome: 'unknown', reasons: [refusal], ...none };
@@ -151,14 +175,4 @@ function judgeListening(
     reasons: [...reasons.filter((r) => r.severity !== 'note'), unable],
     ...none,
   };
-}
-
-function* placements(
-  slots: readonly Slot[],
-  at: (slot: Slot) => Placement | undefined,
-): Generator<Placement> {
-  for (const slot of slots) {
-    const placement = at(slot);
-    if (placement) yield placement;
-  }
 }

@@ -1,6 +1,6 @@
 import {
   type Board,
-  fitBoard,
+  BoardFitter,
   type Numbering,
   type NumberingWishes,
   numberFleet,
@@ -9,9 +9,10 @@ import {
 import type { Description, Plan, Unit } from '@umbrex/core/model';
 import { expose } from 'comlink';
 
+const fitter = new BoardFitter();
 const job = {
   board: (plan: Plan, units: readonly Unit[], descriptions: readonly Description[]): Board =>
-    fitBoard(plan, units, descriptions),
+    fitter.board(plan, units, descriptions),
   number: (
     plan: Plan,
     units: readonly Unit[],

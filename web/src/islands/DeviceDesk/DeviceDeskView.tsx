@@ -180,11 +180,8 @@ function UnitRow({
           {unit.nickname}
         </a>
         {unit.fleetId && <span className="muted font-mono text-[0.87rem]"> {unit.fleetId}</span>}
-        <a
-          className="link block text-[0.87rem]"
-          href={`/plans/${planId}/devices/${unit.id}`}
-          aria-label={`What ${unit.nickname} holds`}
-        >
+        <a className="link block text-[0.87rem]" href={`/plans/${planId}/devices/${unit.id}`}>
+          <span className="sr-only">{unit.nickname}: </span>
           {HOLDS_TEXT[unit.holds.what]}
         </a>
         {kind.alerts && (

@@ -1,4 +1,5 @@
 import { FindingItem } from '../../components/FindingItem';
+import { LabelledSelect } from '../../components/LabelledSelect';
 import { Shape } from '../../components/Shape';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import { BoardRow } from './BoardRow';
@@ -14,6 +15,7 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
     <div className={channel && column ? 'lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]' : ''}>
       <div className="min-w-0 px-5 py-4 max-md:px-3">
         <Head {...props} />
+        <Compare {...props} />
         {columns.length === 0 ? (
           <p className="my-6 rounded border border-dashed border-base-content/50 p-6">
             No device is in the list yet.{' '}
@@ -174,6 +176,44 @@ function Head({
           dense
         </label>
       </fieldset>
+    </div>
+  );
+}
+
+/** The choice of two devices to be held side by side. */
+function Compare({ allColumns, pair, setPair, isCompared, rows, plan }: ReturnType<typeof useFitBoard>) {
+  if (allColumns.length < 2) return null;
+  const options = (without: string, none: string) =>
+    [
+      ['', none] as const,
+      ...allColumns.filter(({ key }) => key !== without).map(({ key, title }) => [key, title] as const),
+    ] as const;
+  const differ = rows.reduce((sum, { channels }) => sum + channels.length, 0);
+  return (
+    <div className="mb-3 flex flex-wrap items-end gap-3">
+      <LabelledSelect
+        title="Hold side by side"
+        value={pair[0]}
+        options={options(pair[1], 'no two devices')}
+        set={(key) => setPair([key, key === '' ? '' : pair[1]])}
+        width="w-52"
+      />
+      {pair[0] !== '' && (
+        <LabelledSelect
+          title="and"
+          value={pair[1]}
+          options={options(pair[0], 'choose the second')}
+          set={(key) => setPair([pair[0], key])}
+          width="w-52"
+        />
+      )}
+      {isCompared && (
+        <p role="status" className="pb-1 text-[0.93rem]">
+          {differ === 0
+            ? 'They do the same with every channel, at the same places.'
+            : `${differ} of ${plan.channels.length} channels come out differently: in what they can do, place or name.`}
+        </p>
+      )}
     </div>
   );
 }

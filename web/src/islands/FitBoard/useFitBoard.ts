@@ -55,8 +55,9 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const [only, setOnly] = useState<ReadonlySet<Verdict>>(new Set(VERDICTS));
   const [dense, setDense] = useState(false);
+  const [pair, setPair] = useState<readonly [string, string]>(['', '']);
 
-  const columns = useMemo(() => {
+  const allColumns = useMemo(() => {
     const byUnit = new Map(units.map((unit) => [unit.id, unit]));
     return board.kinds.flatMap((kind): Column[] => {
       const cells = new Map(kind.cells.map((cell) => [cell.channelId, cell]));
@@ -91,19 +92,28 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     });
   }, [board, units, opened]);
 
+  // Two devices side by side: only they, and only where they are not alike. One that is gone is no longer compared.
+  const compared = useMemo(
+    () => pair.flatMap((key) => allColumns.find((column) => column.key === key) ?? []),
+    [pair, allColumns],
+  );
+  const [one, other] = compared;
+  const columns = one && other ? compared : allColumns;
+
   const rows = useMemo(() => {
     const shown = (channel: Channel) =>
-      only.size === VERDICTS.length ||
-      board.kinds.some((kind) =>
-        kind.cells.some((cell) => cell.channelId === channel.id && only.has(cell.verdict)),
-      );
+      (!one || !other || !isAlike(one.cells.get(channel.id), other.cells.get(channel.id))) &&
+      (only.size === VERDICTS.length ||
+        board.kinds.some((kind) =>
+          kind.cells.some((cell) => cell.channelId === channel.id && only.has(cell.verdict)),
+        ));
     return plan.groups
       .map((group) => ({
         group,
         channels: plan.channels.filter((channel) => channel.groupId === group.id && shown(channel)),
       }))
       .filter(({ channels }) => channels.length > 0);
-  }, [plan, board, only]);
+  }, [plan, board, only, one, other]);
   const order = useMemo(() => rows.flatMap(({ channels }) => channels), [rows]);
 
   const lines = useMemo(
@@ -193,6 +203,10 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     desk,
     plan,
     columns,
+    allColumns,
+    pair,
+    setPair,
+    isCompared: one !== undefined && other !== undefined,
     rows,
     place: at,
     focusable,
@@ -209,6 +223,11 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     dense,
     setDense,
   };
+}
+
+/** Whether two devices do the same with a channel, at the same place and under the same name. */
+function isAlike(a: Cell | undefined, b: Cell | undefined): boolean {
+  return a?.verdict === b?.verdict && a?.slot?.label === b?.slot?.label && a?.name === b?.name;
 }
 
 export const cellId = (place: Place): string => `cell-${place.channelId}-${place.column}`;

@@ -48,7 +48,10 @@ interface Props {
 /** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
 export function MayTransmit({ channel, plan, devices, people, today }: Props) {
   const [person, setPerson] = useState('gmrs');
-  const [deviceId, setDeviceId] = useState(devices[0]?.id ?? '');
+  // The first question is about a set that is made for this service.
+  const isMadeFor = ({ certifiedFor }: Description) =>
+    certifiedFor !== 'unknown' && (certifiedFor as readonly string[]).includes(channel.service);
+  const [deviceId, setDeviceId] = useState((devices.find(isMadeFor) ?? devices[0])?.id ?? '');
   const device = devices.find(({ id }) => id === deviceId) ?? devices[0];
   if (!device) return null;
   const licences =
