@@ -6,6 +6,7 @@ import * as directory from './20261126_directory';
 import * as accounts from './20261127_accounts';
 import * as roster from './20261128_roster';
 import * as numbering from './20261129_numbering';
+import * as alerts from './20261130_alerts';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -16,6 +17,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261127_accounts', migration: accounts },
   { name: '20261128_roster', migration: roster },
   { name: '20261129_numbering', migration: numbering },
+  { name: '20261130_alerts', migration: alerts },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -18,6 +18,12 @@ export type Finding = Common &
     | { readonly code: 'document-format'; readonly wanted: string; readonly found: string }
     | { readonly code: 'duplicate-id'; readonly id: string }
     | { readonly code: 'dangling-reference'; readonly what: string; readonly id: string }
+    // fit: alert radios
+    | { readonly code: 'alert-reach-not-here'; readonly reach: string }
+    | { readonly code: 'alert-transmitter-unknown' }
+    | { readonly code: 'alert-everywhere' }
+    | { readonly code: 'alert-areas-ignored'; readonly areas: readonly string[] }
+    | { readonly code: 'alert-areas-left-out'; readonly areas: readonly string[] }
     // fit: hearing and sending
     | { readonly code: 'cannot-receive'; readonly receiveHz: number }
     | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }

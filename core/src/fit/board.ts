@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Description, Unit } from '../model/index';
-import { type Cell, type FitPlan, fitPlan } from './fit';
+import { type Cell, type Fit, type FitPlan, fitPlan } from './fit';
 import { type UnitKind, unitKinds } from './kinds';
 import { pickedToneFindings } from './pickedTone';
 
@@ -25,27 +25,29 @@ export interface Board {
 
 /** Fits a plan to a fleet, once for each kind of device. @throws RangeError for a unit without its description */
 export function fitBoard(plan: FitPlan, units: readonly Unit[], descriptions: readonly Description[]): Board {
-  return boardOf(plan, unitKinds(units, descriptions), ({ device }) => fitPlan(plan, device).cells);
+  return boardOf(plan, unitKinds(units, descriptions), ({ device }) => fitPlan(plan, device));
 }
 
-/** The board of a fleet sorted into kinds, with the cells of each as `cellsOf` gives them. */
+/** The board of a fleet sorted into kinds, with the fit of each as `fitOf` gives it. */
 export function boardOf(
   plan: FitPlan,
   fleet: readonly UnitKind[],
-  cellsOf: (kind: UnitKind) => readonly Cell[],
+  fitOf: (kind: UnitKind) => Pick<Fit, 'cells' | 'findings'>,
 ): Board {
   const unitFindings: Record<string, readonly Finding[]> = {};
   const kinds = fleet.map((kind): BoardKind => {
     const { key, description, keeps, title } = kind;
+    const fit = fitOf(kind);
     for (const unit of kind.units) {
       const findings = [
+        ...fit.findings,
         ...firmwareFindings(unit, description),
         ...pickedToneFindings(unit, description, plan),
       ];
       if (findings.length > 0) unitFindings[unit.id] = findings;
     }
     const unitIds = kind.units.map(({ id }) => id);
-    return { key, descriptionId: description.id, keeps, title, unitIds, cells: cellsOf(kind) };
+    return { key, descriptionId: description.id, keeps, title, unitIds, cells: fit.cells };
   });
   return { kinds, unitFindings };
 }

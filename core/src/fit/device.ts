@@ -48,7 +48,7 @@ export function fitDevice(
     else slotsOn.set(hz, [slot]);
   }
   const read = slotReader(description);
-  const freeSlots = slots.filter((slot) => !slot.fixed);
+  const freeSlots = slots.filter((slot) => slot.region.content.kind === 'free');
   return {
     description,
     slots,

@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Channel, Memory, Native, Plan, SlotContent, SlotValues } from '../model/index';
+import { fitAlerts } from './alerts';
 import type { FitDevice } from './device';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { shortenName, uniqueName } from './names';
@@ -32,6 +33,8 @@ export interface WantedSlot {
 /** What a device's memory should hold after the plan is in it. Slots that are not here stay as they are. */
 export interface Image {
   readonly slots: ReadonlyMap<number, WantedSlot>;
+  /** Settings of the whole set that the plan decides, by their id: places in their lists. */
+  readonly settings: Readonly<Record<string, number>>;
   /** What the device holds before, everywhere. */
   readonly before: Memory;
 }
@@ -40,10 +43,12 @@ export interface Fit {
   readonly descriptionId: string;
   readonly cells: readonly Cell[];
   readonly image: Image;
+  /** About the set as a whole, such as areas that it cannot hold. */
+  readonly findings: readonly Finding[];
 }
 
 /** What of a plan its fit depends on. */
-export type FitPlan = Pick<Plan, 'channels'> & FitPolicy & Partial<Pick<Plan, 'numbering'>>;
+export type FitPlan = Pick<Plan, 'channels'> & FitPolicy & Partial<Pick<Plan, 'numbering' | 'alerts'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
@@ -72,10 +77,13 @@ export function fitPlan(
     if (!cells.has(judgement.channel.id))
       cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
+  const alerts = fitAlerts(plan.alerts ?? null, device);
+  for (const [number, wanted] of alerts.places) used.set(number, wanted);
   return {
     descriptionId: device.description.id,
     cells: sayWhereSplit(settled, plan.channels),
-    image: { slots: used, before: device.present },
+    image: { slots: used, settings: alerts.settings, before: device.present },
+    findings: alerts.findings,
   };
 }
 

@@ -44,7 +44,7 @@ export class BoardFitter {
         }
         now.set(text, judgement);
         return judgement;
-      }).cells;
+      });
     });
   }
 }

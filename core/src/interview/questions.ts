@@ -95,7 +95,7 @@ function withoutInputs(description: Description): Description {
   ]);
   const regions = description.regions.map((region): Region => {
     const { content } = region;
-    if (content.kind === 'free') return region;
+    if (content.kind !== 'fixed') return region;
     const channels = content.channels.map((row) =>
       isInput(row.transmitHz) && row.transmitHz !== row.receiveHz ? { ...row, transmitHz: null } : row,
     );

@@ -49,6 +49,8 @@ export const ActionSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('draftFromEntry') }),
   /** Takes the entry as a frequency to send on; the draft is its distance from the slot's own. */
   z.strictObject({ act: z.literal('draftOffsetFromEntry') }),
+  /** Takes the entry as it is, such as an area code. */
+  z.strictObject({ act: z.literal('draftTextFromEntry') }),
   /** Puts the digits of the present frequency into the entry: more are added to them until it is cleared. */
   z.strictObject({ act: z.literal('readEntry') }),
   z.strictObject({ act: z.literal('tapLetter'), withinMs: ms }),

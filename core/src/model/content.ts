@@ -5,6 +5,7 @@ import type { ToneText } from './tone';
  * names has no `name`).
  */
 export interface SlotContent {
+  /** 0 where the place holds no frequency, but an area code. */
   readonly receiveHz: number;
   /** `null` when pressing talk sends nothing. */
   readonly transmitHz: number | null;
@@ -13,4 +14,6 @@ export interface SlotContent {
   readonly name?: string;
   readonly powerW?: number;
   readonly bandwidth?: string;
+  /** Six digits, as an alert radio waits for them. */
+  readonly areaCode?: string;
 }

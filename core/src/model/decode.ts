@@ -60,11 +60,15 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           break;
         case 'inScan':
           break;
+        case 'areaCode':
+          if (slot.region.content.kind === 'areas') content.areaCode = String(meaning);
+          break;
         default:
           field.holds satisfies never;
       }
     }
     const isDeaf = slot.region.content.kind === 'free' && slot.region.content.receiveOnly;
+    if (slot.region.content.kind === 'areas') return { receiveHz: 0, transmitHz: null, ...content };
     const transmitHz = slot.fixed ? slot.fixed.transmitHz : isDeaf ? null : receiveHz + offsetHz;
     return { receiveHz, transmitHz: forbidden ? null : transmitHz, ...content };
   };

@@ -26,6 +26,7 @@ export const HOLDS = [
   'bandwidth',
   'transmitForbidden',
   'inScan',
+  'areaCode',
 ] as const;
 export type Holds = (typeof HOLDS)[number];
 
@@ -41,7 +42,7 @@ export const FieldSchema = z.strictObject({
   title: z.string().min(1).max(30),
   holds: z.enum(HOLDS),
   /**
-   * The list its values come from; a name has none, a frequency one where the set counts its frequencies instead of taking digits.
+   * The list its values come from; a name and an area code have none, a frequency one where the set counts its frequencies instead of taking digits.
    * `unknown` where nobody has looked it up.
    */
   list: z.union([unknown, id]).optional(),
@@ -81,6 +82,8 @@ export const RegionSchema = z.strictObject({
       /** The set never sends from here. */
       receiveOnly: z.literal(true).optional(),
     }),
+    /** Places for the area codes of an alert radio; no channel goes there. */
+    z.strictObject({ kind: z.literal('areas') }),
   ]),
   /** The fields that can be set from the keypad; empty means locked. */
   keypad: z.array(id),
@@ -115,6 +118,8 @@ const SettingSchema = z.strictObject({
   id,
   title: z.string().min(1).max(30),
   list: id,
+  /** What it decides, where a plan decides it: the weather transmitter in hertz, or how far an alert radio listens. */
+  holds: z.enum(['weatherHz', 'alertReach']).optional(),
   factory: z.number().int().min(0),
 });
 
@@ -195,7 +200,7 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needList(field.list, ['fields', i, 'list']);
     const hasList = field.list !== undefined;
     if (field.holds === 'name' && hasList) say(['fields', i, 'list'], 'a name has no list');
-    if (field.holds !== 'name' && field.holds !== 'receiveHz' && !hasList)
+    if (!['name', 'receiveHz', 'areaCode'].includes(field.holds) && !hasList)
       say(['fields', i, 'list'], 'needs a list, or "unknown"');
   });
   if (typeof description.operatorTone === 'object')

@@ -49,7 +49,8 @@ export function heldMemory(
       else read[field] = known;
     }
     const frequency = description.fields.find(({ holds }) => holds === 'receiveHz');
-    const hasFrequency = slot.fixed !== undefined || !frequency || read[frequency.id] !== undefined;
+    const hasFrequency =
+      slot.region.content.kind !== 'free' || !frequency || read[frequency.id] !== undefined;
     if (!hasFrequency) notUnderstood.push({ number, field: frequency?.id ?? '', value: '' });
     else slots.set(number, { ...factoryValues(description, slot.fixed ? undefined : 0), ...read });
   }
@@ -85,6 +86,7 @@ function nativeReader(
       return index < 0 ? undefined : index;
     }
     if (field.holds === 'name') return String(value);
+    if (field.holds === 'areaCode') return /^\d{6}$/.test(String(value)) ? String(value) : undefined;
     return typeof value === 'number' && Number.isInteger(value) && value >= 0 ? value : undefined;
   };
 }

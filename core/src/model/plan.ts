@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SERVICE_IDS } from '../facts/index';
-import { type Channel, ChannelSchema, LineSchema } from './channel';
+import { type Channel, ChannelSchema, FrequencySchema, LineSchema } from './channel';
 import { LicensedFrequencySchema } from './licence';
 
 export const PLAN_FORMAT = 'umbrex/plan@1';
@@ -18,6 +18,19 @@ export const NumberingSchema = z.strictObject({
   pins: z.array(z.uuid()).max(2000).default([]),
 });
 
+/** What alert radios shall do: for which areas, how far they listen, and on which transmitter. */
+export const AlertsSchema = z.strictObject({
+  /** Six digits each: part of the county (0 is all of it), state, county; 000000 is everywhere (47 CFR 11.31). The first one counts most. */
+  areas: z
+    .array(z.string().regex(/^\d{6}$/))
+    .min(1)
+    .max(31),
+  /** Whether a set sounds for its first area alone, for all that it holds, or for everything it hears. */
+  reach: z.enum(['one', 'list', 'everywhere']),
+  weatherHz: z.union([z.literal('unknown'), FrequencySchema]),
+});
+export type Alerts = z.infer<typeof AlertsSchema>;
+
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
   /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */
@@ -31,6 +44,8 @@ export const PlanHeadSchema = z.strictObject({
   services: z.array(z.enum(SERVICE_IDS)).max(SERVICE_IDS.length).default([]),
   /** `null` while nobody has numbered the channels: then each kind of device takes its own first slots. */
   numbering: NumberingSchema.nullable().default(null),
+  /** `null` while the group sets up no alert radios. */
+  alerts: AlertsSchema.nullable().default(null),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 
@@ -45,8 +60,8 @@ export type Plan = z.infer<typeof PlanSchema>;
 
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
-  const { name, country, receivePolicy, groups, licensed, services, numbering } = plan;
-  return { name, country, receivePolicy, groups, licensed, services, numbering };
+  const { name, country, receivePolicy, groups, licensed, services, numbering, alerts } = plan;
+  return { name, country, receivePolicy, groups, licensed, services, numbering, alerts };
 }
 
 /**

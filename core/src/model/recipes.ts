@@ -24,6 +24,7 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
       'frequency',
       'transmitFrequency',
       'listCode',
+      'areaCode',
       'text',
     ]),
     /** The characters to type, where they are always the same. */
@@ -72,6 +73,8 @@ export const RecipesSchema = z.strictObject({
   item: z.array(RecipeStepSchema),
   /** Change the value of a field and store it. */
   set: z.record(id, z.array(RecipeStepSchema)),
+  /** Change a setting of the whole set, from where the last slot was left. */
+  settings: z.record(id, z.array(RecipeStepSchema)).default({}),
   /** Leave the list of items. */
   close: z.array(RecipeStepSchema),
   /** The order in which fields are set; a field that is not here has no known steps. */

@@ -43,7 +43,7 @@ export interface DrawnPlace {
 /** A region with its blocks (banks, pages, zones) in the order in which the set has them. */
 export interface DrawnRegion {
   readonly title: string;
-  readonly kind: 'fixed' | 'free' | 'receive-only';
+  readonly kind: 'fixed' | 'free' | 'receive-only' | 'areas';
   /** Whether nothing in it can be set in the way this set is loaded. */
   readonly locked: boolean;
   readonly blocks: readonly { readonly name: string; readonly places: readonly DrawnPlace[] }[];
@@ -99,7 +99,7 @@ export function drawPlaces(
   const byKeys = description.loading === undefined || description.loading.by === 'keypad';
   return [...regions].map(([region, { title, blocks }]) => ({
     title,
-    kind: region.content.kind === 'fixed' ? 'fixed' : region.content.receiveOnly ? 'receive-only' : 'free',
+    kind: region.content.kind === 'free' && region.content.receiveOnly ? 'receive-only' : region.content.kind,
     locked: (byKeys ? region.keypad : region.cable).length === 0,
     blocks: [...blocks.values()],
   }));

@@ -153,7 +153,7 @@ export function firstDifference(description: Description, image: Image, memory: 
       : valueDifference(before.slots.get(slot.number) ?? null, found);
     if (differs) return { code: 'proof-differs', severity: 'error', number: slot.number, ...differs };
   }
-  for (const [setting, value] of Object.entries(before.settings))
+  for (const [setting, value] of Object.entries({ ...before.settings, ...image.settings }))
     if (memory.settings[setting] !== value)
       return {
         code: 'proof-setting-differs',

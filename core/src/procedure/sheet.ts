@@ -11,7 +11,8 @@ export type DrawnKeys =
 
 /** One numbered step of a sheet. */
 export interface SheetStep {
-  readonly slotNumber: number;
+  /** The slot it is about; `null` where it is about the whole set. */
+  readonly slotNumber: number | null;
   readonly says: string;
   readonly keys: readonly DrawnKeys[];
   readonly events: readonly KeyEvent[];
@@ -69,6 +70,16 @@ export function writeSheet(description: Description, image: Image): Sheet {
       wanted,
       recipes.order.filter((field) => changed.includes(field)),
     );
+  }
+  for (const setting of description.settings) {
+    const to = image.settings[setting.id];
+    const from = image.before.settings[setting.id] ?? setting.factory;
+    if (to === undefined || to === from) continue;
+    if (!recipes.settings[setting.id])
+      findings.push({ code: 'no-recipe', severity: 'error', field: setting.title });
+    if (!isBegun) writer.once(recipes.begin);
+    isBegun = true;
+    writer.setting(setting, from, to);
   }
   if (isBegun) writer.once(recipes.finish);
   return {

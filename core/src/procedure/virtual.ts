@@ -243,6 +243,9 @@ export class VirtualDevice {
         else this.heard.push('refused');
         return;
       }
+      case 'draftTextFromEntry':
+        this.draft = this.entry;
+        return;
       case 'readEntry': {
         const rule = this.behaviour.frequencyEntry;
         const hz = Number(this.readTarget());
@@ -255,7 +258,8 @@ export class VirtualDevice {
       case 'firstLetter':
         this.cursor = 0;
         if (this.behaviour.items[this.item]?.editor === 'digits')
-          this.draft = this.itemList()[Number(this.draft)]?.shown ?? '';
+          this.draft =
+            this.itemList()[Number(this.draft)]?.shown ?? String(this.draft || '').padStart(6, '0');
         else this.draft = String(this.draft).padEnd(this.nameLength(), ' ').slice(0, this.nameLength());
         return;
       case 'nextLetter':
@@ -379,6 +383,7 @@ export class VirtualDevice {
   /** The draft as the slot holds it; `undefined` for digits that the list does not have. */
   private draftValue(field: Field | undefined): Native | undefined {
     if (field?.holds === 'name') return String(this.draft).trimEnd();
+    if (field?.holds === 'areaCode') return String(this.draft);
     if (this.behaviour.items[this.item]?.editor !== 'digits') return this.draft;
     const index = this.itemList().findIndex(({ shown }) => shown === this.draft);
     return index < 0 ? undefined : index;

@@ -6,6 +6,13 @@ import type { DrawnKeys, SheetStep } from './sheet';
 import { turnWheel } from './turns';
 
 const DIGITS = '0123456789';
+const AREA_DIGITS = 6;
+const NOTHING: WantedSlot = {
+  channelIds: [],
+  values: {},
+  content: { receiveHz: 0, transmitHz: null },
+  present: null,
+};
 
 /** Writes steps down one after another and remembers where the set stands: its slot and its place in the list of items. */
 export class Writer {
@@ -23,13 +30,18 @@ export class Writer {
 
   /** What is done once, before all slots or after them. */
   once(steps: readonly RecipeStep[]): void {
-    const nothing: WantedSlot = {
-      channelIds: [],
-      values: {},
-      content: { receiveHz: 0, transmitHz: null },
-      present: null,
+    for (const step of steps) this.write(step, { slot: this.at, wanted: NOTHING, field: '' });
+  }
+
+  /** One setting of the whole set, from one place of its list to another. */
+  setting(setting: Description['settings'][number], from: number, to: number): void {
+    const about = {
+      slot: this.at,
+      wanted: NOTHING,
+      field: '',
+      setting: { list: this.lists[setting.list] ?? [], from, to },
     };
-    for (const step of steps) this.write(step, { slot: this.at, wanted: nothing, field: '' });
+    for (const step of this.recipes.settings[setting.id] ?? []) this.write(step, about);
   }
 
   /** Everything for one slot: come to it, open the items, set each field in turn, leave. */
@@ -101,7 +113,11 @@ export class Writer {
       }
       case 'wheelDigits': {
         const list = this.listFor(about.field);
-        const shown = (value: Native | undefined) => list[Number(value)]?.shown ?? '';
+        // An area code has no list: its digits are set from 000000 or from what stands there.
+        const shown = (value: Native | undefined) =>
+          list.length > 0
+            ? (list[Number(value)]?.shown ?? '')
+            : String(value ?? '').padStart(AREA_DIGITS, '0');
         this.wheelEach(
           step,
           about,
@@ -135,6 +151,8 @@ export class Writer {
         return this.recipes.items[about.field]?.number ?? '';
       case 'frequency':
         return this.frequencyDigits(Number(value));
+      case 'areaCode':
+        return String(value);
       case 'transmitFrequency':
         return this.frequencyDigits(this.sideHz(about));
       case 'text':
@@ -166,6 +184,8 @@ export class Writer {
     const { slot, wanted, field } = about;
     switch (what) {
       case 'value':
+        if (about.setting)
+          return { from: about.setting.from, to: about.setting.to, count: about.setting.list.length };
         return {
           from: Number(this.before(about)),
           to: Number(wanted.values[field]),
@@ -248,7 +268,7 @@ export class Writer {
       this.presses += run.times;
     }
     this.steps.push({
-      slotNumber: about.slot.number,
+      slotNumber: about.wanted === NOTHING ? null : about.slot.number,
       says: fill(step.says),
       keys,
       events,
@@ -281,6 +301,7 @@ export class Writer {
       case 'sendMhz':
         return mhzText(this.sideHz(about));
       case 'value':
+        if (about.setting) return about.setting.list[about.setting.to]?.shown ?? '';
         return this.listFor(field)[Number(value)]?.shown ?? String(value);
       default:
         throw new RangeError(`mark {${mark}} in the recipes of ${this.description.id}`);
@@ -299,4 +320,6 @@ interface About {
   readonly slot: Slot;
   readonly wanted: WantedSlot;
   readonly field: string;
+  /** A setting of the whole set in place of a field. */
+  readonly setting?: { readonly list: readonly ListItem[]; readonly from: number; readonly to: number };
 }

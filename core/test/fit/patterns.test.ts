@@ -1,5 +1,6 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
-import { type Channel, slotReader, slotsOf } from '@umbrex/core/model';
+import { prepare } from '@umbrex/core/flow';
+import { type Alerts, type Channel, listItems, slotReader, slotsOf } from '@umbrex/core/model';
 import { valuesCard } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -189,5 +190,80 @@ describe('a card of values says what the image holds', () => {
         }
       }),
       { numRuns: 300 },
+    ));
+});
+
+describe('alert radios', () => {
+  const alerts = (areas: readonly string[], more: Partial<Alerts> = {}): Alerts => ({
+    areas: [...areas],
+    reach: 'list',
+    weatherHz: 162_475_000,
+    ...more,
+  });
+  const fitted = (id: string, wanted: Alerts | null) => {
+    const { image, findings } = fitPlan({ ...plan([]), alerts: wanted }, fitDevice(shipped(id)));
+    return {
+      codes: [...image.slots.values()].map(({ content }) => content.areaCode),
+      settings: image.settings,
+      findings: findings.map(({ code }) => code),
+    };
+  };
+  it('a second area while the mode is one area is ignored, and said', () =>
+    expect(fitted('menu-alert', alerts(['099001', '099002'], { reach: 'one' }))).toEqual({
+      codes: ['099001'],
+      settings: { station: 3, reach: 0 },
+      findings: ['alert-areas-ignored'],
+    }));
+  it('eight slots hold eight areas; the ninth is named, never dropped in silence', () => {
+    const nine = Array.from({ length: 9 }, (_, i) => `09900${i}`);
+    const slots = fitted('slot-alert', alerts(nine));
+    expect(slots.codes).toEqual(nine.slice(0, 8));
+    expect(slots.findings).toEqual(['alert-areas-left-out']);
+  });
+  it('the transmitter is chosen by frequency under either numbering (NOAA: 162.475 is the fourth ascending, the third marine one)', () => {
+    const item = (id: string) => {
+      const list = listItems(shipped(id).lists.station ?? []);
+      return list[fitted(id, alerts(['099001'])).settings.station ?? -1]?.shown;
+    };
+    expect([item('menu-alert'), item('slot-alert')]).toEqual(['CH4', 'WX3']);
+  });
+  it('what it has no mode for, and a transmitter nobody knows, is asked about and never put nearby', () => {
+    expect(fitted('slot-alert', alerts(['099001'], { reach: 'one' }))).toMatchObject({
+      settings: { station: 2 },
+      findings: ['alert-reach-not-here'],
+    });
+    expect(
+      fitted('menu-alert', alerts(['099001'], { weatherHz: 'unknown', reach: 'everywhere' })).findings,
+    ).toEqual(['alert-transmitter-unknown', 'alert-everywhere']);
+  });
+  it('nothing is set where the group sets up none, or on a set that is no alert radio', () => {
+    expect(fitted('menu-alert', null)).toEqual({ codes: [], settings: {}, findings: [] });
+    expect(fitted('page-handheld', alerts(['099001']))).toEqual({ codes: [], settings: {}, findings: [] });
+  });
+  it('any areas prove on both kinds, from whatever they hold', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom('menu-alert', 'slot-alert'),
+        fc.uniqueArray(fc.stringMatching(/^\d{6}$/), { minLength: 1, maxLength: 8 }),
+        fc.uniqueArray(fc.stringMatching(/^\d{6}$/), { minLength: 0, maxLength: 8 }),
+        fc.constantFrom('list', 'everywhere'),
+        fc.constantFrom(162_400_000, 162_475_000, 162_550_000),
+        (id, areas, held, reach, weatherHz) => {
+          const places = held.map((area, i) => ({ number: 101 + i, values: { area } }));
+          const state = {
+            keeps: [],
+            accepts: [],
+            holds: { what: 'read' as const, on: 'unknown' as const, places },
+          };
+          const { proof, toAccept } = prepare(
+            { ...plan([]), alerts: { areas, reach: reach as Alerts['reach'], weatherHz } },
+            shipped(id),
+            state,
+          );
+          expect(proof.firstDifference).toBeNull();
+          for (const number of toAccept) expect(places.map((place) => place.number)).toContain(number);
+        },
+      ),
+      { numRuns: 60 },
     ));
 });

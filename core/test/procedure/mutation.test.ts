@@ -1,5 +1,5 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
-import type { Description } from '@umbrex/core/model';
+import type { Description, Plan } from '@umbrex/core/model';
 import {
   CALM,
   firstDifference,
@@ -32,7 +32,15 @@ const NAMES = [
   'Harbour watch',
   'Pilot boat',
 ];
-const SMALL = { ...OSTREL, channels: OSTREL.channels.filter((channel) => NAMES.includes(channel.name)) };
+const SMALL: Plan = {
+  ...OSTREL,
+  channels: OSTREL.channels.filter((channel) => NAMES.includes(channel.name)),
+  alerts: {
+    areas: ['099001', '099002', '099003', '199001', '299001', '399001', '499002', '599003'],
+    reach: 'list',
+    weatherHz: 162_475_000,
+  },
+};
 /** Longer than any set waits for the next key. */
 const DELAY_MS = 35_000;
 /**

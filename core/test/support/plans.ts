@@ -54,6 +54,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     licensed: [],
     services: [],
     numbering: null,
+    alerts: null,
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };

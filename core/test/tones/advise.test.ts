@@ -1,11 +1,13 @@
 import { adviseTones, type Neighbour, shownOn, tonesOn } from '@umbrex/core/tones';
 import { describe, expect, it } from 'vitest';
-import { KEYED, shipped } from '../support/devices';
+import { shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
 
 const kelp = channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' });
 const ferry = channel('Ferry', 462.65, 467.65, { transmitTone: '82.5', receiveTone: 'D047I' });
-const advice = (devices = KEYED) => adviseTones(kelp, plan([kelp, ferry]), devices);
+/** What the members of this example hold. */
+const HELD = ['bank-handheld', 'page-handheld', 'pocket-radio'].map(shipped);
+const advice = (devices = HELD) => adviseTones(kelp, plan([kelp, ferry]), devices);
 const codesOf = (tone: string, of = advice()) =>
   of.ranked.find((entry) => entry.tone === tone)?.reasons.map((r) => r.code);
 const excluded = (tone: string, of = advice()) => of.excluded.find((entry) => entry.tone === tone)?.reason;
@@ -45,7 +47,7 @@ describe('the tone advisor', () => {
   });
   it('advises open where nothing is sent, closed where the frequency is shared', () => {
     const silent = { ...kelp, receiveTone: 'off' };
-    expect(adviseTones(silent, plan([silent]), KEYED).policy).toMatchObject({
+    expect(adviseTones(silent, plan([silent]), HELD).policy).toMatchObject({
       receive: 'open',
       reason: { code: 'policy-nothing-sent' },
     });
@@ -65,7 +67,7 @@ describe('neighbours on the same frequency', () => {
     changed: '2026-08-08',
     ...more,
   });
-  const beside = (neighbour: Neighbour) => adviseTones(kelp, plan([kelp]), KEYED, [neighbour]);
+  const beside = (neighbour: Neighbour) => adviseTones(kelp, plan([kelp]), HELD, [neighbour]);
   it('their tones, and codes that sound the same, are left out with the distance', () => {
     expect(excluded('127.3', beside(near()))).toEqual({
       code: 'tone-used-nearby',

@@ -5,6 +5,7 @@ import { toneWords } from './tones';
 
 /** What a place holds, on one line. */
 export function contentBrief(content: SlotContent): string {
+  if (content.areaCode !== undefined) return `area ${content.areaCode}`;
   return [
     content.name,
     mhzText(content.receiveHz),
@@ -31,4 +32,5 @@ export const REGION_TEXT: Readonly<Record<DrawnRegion['kind'], string>> = {
   fixed: 'frequencies from the factory',
   free: 'free',
   'receive-only': 'to listen only',
+  areas: 'areas to sound for',
 };

@@ -17,6 +17,10 @@ const KINDS: Readonly<Record<string, string>> = {
 const FIELDS: Readonly<Record<string, string>> = {
   aliases: 'other names',
   numbering: 'numbers',
+  alerts: 'alert radios',
+  areas: 'areas',
+  reach: 'sounds for',
+  weatherHz: 'transmitter',
   tier: 'weight',
   bandwidth: 'width',
   receiveHz: 'receive',

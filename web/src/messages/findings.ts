@@ -238,6 +238,26 @@ const WORDS: Words = {
 
   ...PLAN_WORDS,
 
+  'alert-reach-not-here': (f) => ({
+    what: `This set cannot listen for ${f.reach === 'one' ? 'one area alone' : f.reach === 'list' ? 'a list of areas' : 'every area'}.`,
+    help: 'Choose another reach for the group, or set this one by hand and say so.',
+  }),
+  'alert-transmitter-unknown': () => ({
+    what: 'Nobody has said on which frequency the weather transmitter is heard here.',
+    help: 'Listen for the clearest one that names your county, and write it in the plan.',
+  }),
+  'alert-everywhere': () => ({
+    what: 'This set sounds for every area it hears of, near or far.',
+    help: 'People switch off a set that sounds for others. Name the areas instead.',
+  }),
+  'alert-areas-ignored': (f) => ({
+    what: `Set to one area alone, it ignores ${f.areas.join(', ')}.`,
+    help: 'Let the sets listen for a list, if the others count too.',
+  }),
+  'alert-areas-left-out': (f) => ({
+    what: `It has no more places: ${f.areas.join(', ')} are left out.`,
+    help: 'Put the areas that count most first.',
+  }),
   'steps-not-known': () => ({
     what: 'The steps for this set are not known.',
     help: 'Set the values by its manual, then read them back.',

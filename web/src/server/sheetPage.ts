@@ -1,6 +1,13 @@
 import { type Confidence, confidenceOf, type Prepared, prepare } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
-import { type CardSlot, readBackLines, type SlotLine, valuesCard } from '@umbrex/core/procedure';
+import {
+  type CardSlot,
+  readBackLines,
+  type SettingLine,
+  type SlotLine,
+  settingLines,
+  valuesCard,
+} from '@umbrex/core/procedure';
 import type { Desk } from './desk';
 
 /** Everything that a device's sheet prints. */
@@ -12,6 +19,7 @@ export interface SheetData extends Prepared {
   /** Where it is not set by keys, or nobody described them: what each place shall hold. */
   readonly card: readonly CardSlot[] | null;
   readonly lines: readonly SlotLine[];
+  readonly settings: readonly SettingLine[];
   /** The steps by slot, with their numbers and what the set shows after each. */
   readonly blocks: readonly {
     readonly line: SlotLine | undefined;
@@ -39,6 +47,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     confidence: confidenceOf(prepared.proof, description, unit.firmware),
     card: description.recipes ? null : valuesCard(description, prepared.fit.image),
     lines,
+    settings: settingLines(description, prepared.fit.image),
     blocks: blocksOf(prepared, lines),
   };
 }
@@ -48,7 +57,7 @@ function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): Sheet
     line: SlotLine | undefined;
     steps: { n: number; step: Prepared['sheet']['steps'][number]; screen: readonly string[] }[];
   }[] = [];
-  let last = Number.NaN;
+  let last: number | null | undefined;
   sheet.steps.forEach((step, i) => {
     if (step.slotNumber !== last)
       blocks.push({ line: lines.find((line) => line.number === step.slotNumber), steps: [] });

@@ -3,6 +3,7 @@ import { headOf, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/m
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { $settled } from '../desk/deskStore';
+import { AlertsForm } from './AlertsForm';
 import { LicensedForm } from './LicensedForm';
 import { ServicesForm } from './ServicesForm';
 
@@ -19,6 +20,7 @@ interface Props {
 export function PlanForm({ plan, version, save }: Props) {
   const [from, setFrom] = useState(() => ({ head: headOf(plan), version }));
   const [head, setHead] = useState<PlanHead>(from.head);
+  const [alertsGood, setAlertsGood] = useState(true);
   const settled = useStore($settled);
   const isTouched = JSON.stringify(head) !== JSON.stringify(from.head);
   const follow = useEffectEvent(() => {
@@ -45,7 +47,7 @@ export function PlanForm({ plan, version, save }: Props) {
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!nameless) void submit();
+        if (!nameless && alertsGood) void submit();
       }}
     >
       <label className="block">
@@ -133,12 +135,21 @@ export function PlanForm({ plan, version, save }: Props) {
       {head.country === 'US' && (
         <LicensedForm licensed={head.licensed} change={(licensed) => change({ licensed })} />
       )}
+      {head.country === 'US' && (
+        <AlertsForm
+          key={JSON.stringify(from.head.alerts)}
+          planId={plan.id}
+          alerts={head.alerts}
+          change={(alerts) => change({ alerts })}
+          setGood={setAlertsGood}
+        />
+      )}
       {nameless && (
         <p className="finding text-[0.87rem]" data-severity="error" role="alert">
           The plan and every group need a name.
         </p>
       )}
-      <button type="submit" className="btn btn-primary btn-sm" disabled={!dirty || nameless}>
+      <button type="submit" className="btn btn-primary btn-sm" disabled={!dirty || nameless || !alertsGood}>
         Save plan
       </button>
     </form>

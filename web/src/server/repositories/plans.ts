@@ -39,6 +39,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     licensed: row.licensed,
     services: row.services,
     numbering: row.numbering,
+    alerts: row.alerts,
     channels: rows.map(channelFromRow),
   });
   return {
@@ -60,6 +61,7 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     licensed: JSON.stringify(plan.licensed),
     services: JSON.stringify(plan.services),
     numbering: plan.numbering && JSON.stringify(plan.numbering),
+    alerts: plan.alerts && JSON.stringify(plan.alerts),
   });
   const rows = plan.channels.map((channel, i) => ({
     ...channelRow(channel),
@@ -165,6 +167,7 @@ export async function savePlanHead(
       licensed: JSON.stringify(head.licensed),
       services: JSON.stringify(head.services),
       numbering: head.numbering && JSON.stringify(head.numbering),
+      alerts: head.alerts && JSON.stringify(head.alerts),
       version: version + 1,
     });
   return recordEdit(

@@ -29,6 +29,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
     licensed: [],
     services: [],
     numbering: null,
+    alerts: null,
     groups: [{ id: groupId, name: 'Channels', note: '' }],
     channels: [],
   };

@@ -1,0 +1,78 @@
+import { SERVICES } from '@umbrex/core/facts';
+import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
+import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+
+interface Props {
+  planId: string;
+  alerts: PlanHead['alerts'];
+  change: (alerts: PlanHead['alerts']) => void;
+  /** Whether what is written can be saved. */
+  setGood: (isGood: boolean) => void;
+}
+
+const TRANSMITTERS: readonly number[] = SERVICES.weather.channels.map(({ receiveHz }) => receiveHz);
+const NONE: Omit<Alerts, 'areas'> = { reach: 'list', weatherHz: 'unknown' };
+
+/** What the group's alert radios shall sound for: area codes, how far they listen, and the transmitter. Empty codes mean none are set up. */
+export function AlertsForm({ planId, alerts, change, setGood }: Props) {
+  const [text, setText] = useState((alerts?.areas ?? []).join(', '));
+  const { reach, weatherHz } = alerts ?? NONE;
+  const [isWrong, setWrong] = useState(false);
+  const write = (next: string) => {
+    setText(next);
+    const areas = next.split(/[\s,;]+/).filter(Boolean);
+    const parsed = AlertsSchema.safeParse({ reach, weatherHz, areas });
+    const isGood = areas.length === 0 || parsed.success;
+    setWrong(!isGood);
+    setGood(isGood);
+    if (isGood) change(parsed.success ? parsed.data : null);
+  };
+  return (
+    <fieldset className="space-y-2">
+      <legend className="muted text-[0.87rem]">Alert radios</legend>
+      <LabelledText
+        title="Area codes, the most important first"
+        value={text}
+        set={write}
+        most={300}
+        help="Six digits each, 0 and the county’s five; add the next county if you live near the line. Empty: no alert radios."
+      />
+      <p className="text-[0.87rem]">
+        <a className="link" href={`/plans/${planId}/reference`}>
+          Look codes up in Reference
+        </a>
+      </p>
+      {isWrong && (
+        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+          Each area code has six digits; at most 31 of them.
+        </p>
+      )}
+      {alerts && (
+        <>
+          <LabelledSelect
+            title="They sound for"
+            value={reach}
+            options={[
+              ['one', 'the first area alone'],
+              ['list', 'these areas'],
+              ['everywhere', 'everything they hear'],
+            ]}
+            set={(next) => change({ ...alerts, reach: next })}
+          />
+          <LabelledSelect
+            title="Weather transmitter heard here, MHz"
+            value={String(weatherHz)}
+            options={[
+              ['unknown', 'nobody has listened yet'],
+              ...TRANSMITTERS.map((hz) => [String(hz), mhzText(hz)] as const),
+            ]}
+            set={(next) => change({ ...alerts, weatherHz: next === 'unknown' ? next : Number(next) })}
+          />
+        </>
+      )}
+    </fieldset>
+  );
+}
