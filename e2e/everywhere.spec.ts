@@ -22,12 +22,12 @@ const VIEWS = [
 ];
 
 for (const theme of ['chart', 'watch'])
-  for (const view of [...VIEWS, 'a sheet'])
+  for (const view of [...VIEWS, 'a sheet', 'what a set holds'])
     test(`axe finds nothing on ${view || '/'}, ${theme} theme`, async ({ page, context, baseURL }) => {
       test.setTimeout(120_000);
       await context.addCookies([{ name: 'umbrex-theme', value: theme, url: baseURL ?? '' }]);
       const path = await planPath(page);
-      await open(page, path + (view === 'a sheet' ? '/sheets' : view));
+      await open(page, path + (VIEWS.includes(view) ? view : '/sheets'));
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
       if (view === '') {
         await page.getByRole('button', { name: /^Gannet Top/ }).click();
@@ -42,6 +42,17 @@ for (const theme of ['chart', 'watch'])
       if (view === 'a sheet') {
         await page.getByRole('link', { name: /^Watch 1 / }).click();
         await ready(page);
+      }
+      if (view === 'what a set holds') {
+        await page.goto(
+          (await page.getByRole('link', { name: /^Watch 1 / }).getAttribute('href'))?.replace(
+            'sheets',
+            'devices',
+          ) ?? '',
+        );
+        await ready(page);
+        await page.getByText('Say what it holds now').click();
+        await page.getByLabel('Memory number').fill('45');
       }
       expect(await axeFindings(page)).toEqual([]);
     });
@@ -67,7 +78,11 @@ test('at 390 px nothing runs out of the page, and the stages are at hand', async
   const path = await planPath(page);
   await open(page, `${path}/sheets`);
   const sheet = await page.getByRole('link', { name: /^Watch 1 / }).getAttribute('href');
-  for (const address of [...VIEWS.map((view) => path + view), sheet ?? '']) {
+  for (const address of [
+    ...VIEWS.map((view) => path + view),
+    sheet ?? '',
+    sheet?.replace('sheets', 'devices') ?? '',
+  ]) {
     await open(page, address);
     const overflow = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

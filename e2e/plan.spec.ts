@@ -182,3 +182,29 @@ test('the plan is searched by name, frequency and the other names of a channel',
   await find.fill('no such thing');
   await expect(page.getByText('No channel has “no such thing”')).toBeVisible();
 });
+
+test('alert radios: areas are written in the plan, wrong ones are said at once, and the sheets follow', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, path);
+  const codes = page.getByLabel('Area codes, the most important first');
+  await codes.fill('099001, 99');
+  await expect(page.getByText('Each area code has six digits; at most 31 of them.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save plan' })).toBeDisabled();
+  await codes.fill('099002 099001');
+  await page.getByLabel('They sound for').selectOption('the first area alone');
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
+  await open(page, `${path}/sheets`);
+  const hall = page.getByRole('link', { name: /^Hall alert / });
+  await expect(hall).toContainText('Set to one area alone, it ignores 099001.');
+  await hall.click();
+  await expect(page.getByRole('heading', { name: 'Area 099002: number 101, label AREA 1' })).toBeVisible();
+  await expect(page.getByText('For the whole set, Listen for: ONE AREA')).toBeVisible();
+  await open(page, path);
+  await page.getByLabel('They sound for').selectOption('these areas');
+  await codes.fill('099001, 099002');
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
+});

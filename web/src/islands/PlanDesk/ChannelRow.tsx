@@ -53,7 +53,7 @@ export const ChannelRow = memo(function ChannelRow({
       <button
         type="button"
         id={`open-${channel.id}`}
-        className="grid min-w-0 grow cursor-pointer grid-cols-[minmax(8.5rem,1fr)_auto_8.5rem] items-center gap-x-3 py-1 pr-2 text-left hover:bg-base-100 hover:[--strip-ground:var(--color-base-100)] max-sm:grid-cols-[1fr_auto]"
+        className="grid min-w-0 grow cursor-pointer grid-cols-[minmax(8.5rem,1fr)_auto_10.5rem] items-center gap-x-3 py-1 pr-2 text-left hover:bg-base-100 hover:[--strip-ground:var(--color-base-100)] max-sm:grid-cols-[1fr_auto]"
         aria-pressed={selected}
         onClick={() => select(channel.id)}
         onKeyDown={(event) => {
@@ -69,7 +69,7 @@ export const ChannelRow = memo(function ChannelRow({
         <span className="max-sm:order-last max-sm:col-span-2 max-sm:justify-self-center">
           <PathStrip channel={channel} waitsFor={wantedReceiveTone(channel, planPolicy)} />
         </span>
-        <span className="flex flex-wrap gap-x-2.5 text-[0.83rem]">
+        <span className="flex flex-wrap gap-x-2 text-[0.83rem]">
           {counts.map((verdict) => (
             <span
               key={verdict}
