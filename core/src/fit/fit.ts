@@ -3,7 +3,7 @@ import type { Channel, Memory, Native, Plan, SlotContent, SlotValues } from '../
 import { fitAlerts } from './alerts';
 import type { FitDevice } from './device';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
-import { shortenName, uniqueName } from './names';
+import { nameOn, uniqueName } from './names';
 import type { Placement } from './place';
 
 /** One channel on one device: how it ends, where it goes, under what name, and why. */
@@ -278,10 +278,11 @@ function nameIn(
   if (rule === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
   if (rule === 'none' || !field || !placement.slot.settable.includes(field.id))
     return { findings: [{ code: 'no-names', severity: 'note' }] };
-  let short = device.shortNames.get(channel.name);
+  const key = [channel.name, ...channel.shortNames].join('\n');
+  let short = device.shortNames.get(key);
   if (short === undefined) {
-    short = shortenName(channel.name, rule.length, rule.characters);
-    device.shortNames.set(channel.name, short);
+    short = nameOn(channel, rule.length, rule.characters);
+    device.shortNames.set(key, short);
   }
   const stored = uniqueName(short, rule.length, names);
   const same = stored.toLowerCase() === channel.name.toLowerCase();

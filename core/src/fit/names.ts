@@ -7,6 +7,9 @@
  *   5. cut at the end
  * Two names that come out alike get the figures 2, 3… in place of their last characters. Common practice, no source.
  */
+/** No channel's name has more. */
+const MOST_LETTERS = 40;
+
 const SHORT_WORDS: Readonly<Record<string, string>> = {
   repeater: 'Rpt',
   simplex: 'Smp',
@@ -31,6 +34,21 @@ const SHORT_WORDS: Readonly<Record<string, string>> = {
   island: 'Isl',
   station: 'Stn',
 };
+
+/** The name that goes onto a set: the whole one, else the longest written by hand that fits as it is, else the whole one made shorter. */
+export function nameOn(
+  channel: { readonly name: string; readonly shortNames: readonly string[] },
+  length: number,
+  characters: string,
+): string {
+  const whole = shortenName(channel.name, 2 * MOST_LETTERS, characters);
+  if (whole.length <= length) return whole;
+  const byHand = channel.shortNames
+    .map((name) => shortenName(name, 2 * MOST_LETTERS, characters))
+    .filter((name) => name.length <= length)
+    .sort((a, b) => b.length - a.length);
+  return byHand[0] ?? shortenName(channel.name, length, characters);
+}
 
 /** A name in the characters of a set, cut to its length by the rule above. Never empty: `CH` stands in for a name without any usable character. */
 export function shortenName(name: string, length: number, characters: string): string {

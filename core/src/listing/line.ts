@@ -145,6 +145,7 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     tier: 'should',
     note: notes.join(', ').slice(0, 400),
     aliases: [],
+    shortNames: [],
     tonesSecret: false,
     listed: null,
   };

@@ -101,6 +101,7 @@ function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier
     tier,
     note: row.neverTest ? 'never for tests' : '',
     aliases: [],
+    shortNames: [],
     tonesSecret: false,
     listed: null,
   };

@@ -38,6 +38,8 @@ const channelFields = {
   note: LineSchema.max(400),
   /** What people here call it besides its name: nicknames, numbers in older lists. */
   aliases: z.array(LineSchema.trim().min(1).max(40)).max(8).default([]),
+  /** Names by hand for displays that are too short for the whole one; the longest that fits is used, before anything is abbreviated. */
+  shortNames: z.array(LineSchema.trim().min(1).max(20)).max(4).default([]),
   /** The tones are for members only and masked for everybody else; that hides them, it secures nothing. */
   tonesSecret: z.boolean().default(false),
   /** The listing it came from; `null` when somebody wrote it here. */
@@ -76,6 +78,7 @@ export function bareChannel(
     tier: 'should',
     note: '',
     aliases: [],
+    shortNames: [],
     tonesSecret: false,
     listed: null,
     ...says,

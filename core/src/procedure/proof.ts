@@ -34,6 +34,8 @@ export interface Proof {
   readonly findings: readonly Finding[];
   /** The display after each step of the calm replay. */
   readonly screens: readonly (readonly string[])[];
+  /** After each step, how long the set waits for the next key before it forgets, in milliseconds; `undefined` where it does not. */
+  readonly windowsMs: readonly (number | undefined)[];
   /** Minutes at the calm pace. */
   readonly minutes: number;
 }
@@ -53,6 +55,7 @@ export function prove(description: Description, image: Image, sheet: Sheet): Pro
       firstDifference: stops ?? { code: 'steps-not-known', severity: 'error' },
       findings: sheet.findings,
       screens: [],
+      windowsMs: [],
       minutes: 0,
     };
   const calm = replay(description, sheet.steps, CALM, image.before);
@@ -68,6 +71,7 @@ export function prove(description: Description, image: Image, sheet: Sheet): Pro
     firstDifference: difference,
     findings,
     screens: calm.screens,
+    windowsMs: calm.windowsMs,
     minutes: calm.ms / 60_000,
   };
 }
@@ -82,6 +86,7 @@ function proveByFile(description: Description, image: Image, sheet: Sheet): Proo
     firstDifference: difference,
     findings: sheet.findings,
     screens: [],
+    windowsMs: [],
     minutes: 0,
   };
 }
@@ -89,6 +94,7 @@ function proveByFile(description: Description, image: Image, sheet: Sheet): Proo
 export interface Replay {
   readonly memory: Memory;
   readonly screens: readonly (readonly string[])[];
+  readonly windowsMs: readonly (number | undefined)[];
   readonly brokenPromise: Finding | null;
   readonly brokenAt: number | undefined;
   readonly radiates: readonly Finding[];
@@ -107,6 +113,7 @@ export function replay(
 ): Replay {
   const device = new VirtualDevice(description, before);
   const screens: string[][] = [];
+  const windowsMs: (number | undefined)[] = [];
   const radiates: Finding[] = [];
   let brokenPromise: Finding | null = null;
   let brokenAt: number | undefined;
@@ -123,6 +130,7 @@ export function replay(
     });
     const screen = device.screen();
     screens.push(screen);
+    windowsMs.push(device.windowMs());
     if (step.promises !== undefined && !screen.some((line) => line.includes(step.promises as string))) {
       brokenAt ??= i;
       brokenPromise ??= {
@@ -137,7 +145,7 @@ export function replay(
       radiates.push({ code: 'may-radiate', severity: 'warning', step: i + 1 });
     happen({ kind: 'wait', ms: pace.betweenStepsMs });
   });
-  return { memory: device.memory(), screens, brokenPromise, brokenAt, radiates, ms };
+  return { memory: device.memory(), screens, windowsMs, brokenPromise, brokenAt, radiates, ms };
 }
 
 /** The first place where a memory is not as the image wants it; every slot outside the image must be as it was before. */

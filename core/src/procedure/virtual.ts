@@ -14,8 +14,10 @@ import {
   type SlotValues,
   slotsOf,
 } from '../model/index';
+import { hzDigits, tapped, typedHz } from './entry';
 import type { KeyEvent } from './events';
 import { fillScreen } from './screen';
+import { talkHz } from './sending';
 import { mod, type SlotMove, slotAfter } from './slotMove';
 
 /** What a set sent on the air: the frequency in hertz and when on its own clock. */
@@ -246,12 +248,9 @@ export class VirtualDevice {
       case 'draftTextFromEntry':
         this.draft = this.entry;
         return;
-      case 'readEntry': {
-        const rule = this.behaviour.frequencyEntry;
-        const hz = Number(this.readTarget());
-        this.entry = rule && hz > 0 ? String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0') : '';
+      case 'readEntry':
+        this.entry = hzDigits(this.behaviour, Number(this.readTarget()));
         return;
-      }
       case 'tapLetter':
         this.tapLetter(keyId, action.withinMs);
         return;
@@ -417,45 +416,23 @@ export class VirtualDevice {
   }
 
   private tapLetter(keyId: string, withinMs: number): void {
+    const isAgain = this.tapped.key === keyId && this.nowMs - this.tapped.atMs < withinMs;
     const letters = this.behaviour.keys[keyId]?.letters ?? '';
-    const text = String(this.draft);
-    const again = this.tapped.key === keyId && this.nowMs - this.tapped.atMs < withinMs && text !== '';
-    if (again) {
-      const next = letters[mod(letters.indexOf(text.at(-1) ?? '') + 1, letters.length)] ?? '';
-      this.draft = text.slice(0, -1) + next;
-    } else if (text.length < this.nameLength()) this.draft = text + (letters[0] ?? '');
-    else this.heard.push('refused');
+    const text = tapped(String(this.draft), letters, isAgain, this.nameLength());
+    if (text === undefined) this.heard.push('refused');
+    else this.draft = text;
     this.tapped = { key: keyId, atMs: this.nowMs };
   }
 
   private transmit(): void {
     const slot = this.slot();
-    const values = this.values.get(slot.number);
-    if (!values) {
-      this.heard.push('refused');
-      return;
-    }
-    const meaning = (holds: Field['holds']) => {
-      const field = this.description.fields.find((candidate) => candidate.holds === holds);
-      return field ? this.lists[field.list ?? '']?.[Number(values[field.id])]?.means : undefined;
-    };
-    const frequency = this.description.fields.find((field) => field.holds === 'receiveHz');
-    // A set that counts its frequencies holds a place in its list, others the frequency itself.
-    const receiveHz = frequency?.list ? meaning('receiveHz') : values[frequency?.id ?? ''];
-    const { content } = slot.region;
-    const isDeaf = content.kind === 'free' && content.receiveOnly;
-    const hz = slot.fixed ? slot.fixed.transmitHz : Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
-    if (hz === null || isDeaf || meaning('transmitForbidden') === true) this.heard.push('refused');
+    const hz = talkHz(this.description, this.lists, slot, this.values.get(slot.number) ?? null);
+    if (hz === null) this.heard.push('refused');
     else this.sent.push({ hz, atMs: this.nowMs });
   }
 
   private frequencyFrom(entry: string): number | undefined {
-    const rule = this.behaviour.frequencyEntry;
-    if (!rule || entry.length !== rule.digits || !/^\d+$/.test(entry)) return undefined;
-    const hz = Number(entry) * rule.unitHz;
-    const receive = this.description.receive;
-    const heard = receive !== 'unknown' && receive.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
-    return heard ? hz : undefined;
+    return typedHz(this.behaviour, this.description, entry);
   }
 
   /** The place in the item's list of how far a typed frequency lies from the slot's own. */

@@ -1,4 +1,4 @@
-import { shortenName, uniqueName } from '@umbrex/core/fit';
+import { nameOn, shortenName, uniqueName } from '@umbrex/core/fit';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 
@@ -38,5 +38,21 @@ describe('the rule for shorter names (documented in names.ts; common practice)',
     for (let i = 0; i < 40; i++)
       taken.add(uniqueName(shortenName('Repeater on the long ridge', 7, UPPER), 7, taken));
     expect(taken.size).toBe(40);
+  });
+});
+
+describe('a name on a display', () => {
+  const kelp = { name: 'Kelp Stairs repeater', shortNames: ['Kelp', 'KelpSt', 'Kelp Stairs'] };
+  it('is the whole one where it fits, else the longest by hand that fits as it is, else made shorter', () => {
+    expect([20, 12, 10, 6, 5, 3].map((length) => nameOn(kelp, length, MIXED))).toEqual([
+      'Kelp Stairs repeater',
+      'Kelp Stairs',
+      'KelpSt',
+      'KelpSt',
+      'Kelp',
+      shortenName(kelp.name, 3, MIXED),
+    ]);
+    expect(nameOn({ ...kelp, shortNames: [] }, 6, MIXED)).toBe(shortenName(kelp.name, 6, MIXED));
+    expect(nameOn(kelp, 6, UPPER)).toBe('KELPST');
   });
 });

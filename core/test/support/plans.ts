@@ -38,6 +38,7 @@ export function channel(
     tier: 'should',
     note: '',
     aliases: [],
+    shortNames: [],
     tonesSecret: false,
     listed: null,
     ...more,

@@ -16,6 +16,7 @@ const KINDS: Readonly<Record<string, string>> = {
 
 const FIELDS: Readonly<Record<string, string>> = {
   aliases: 'other names',
+  shortNames: 'short names',
   numbering: 'numbers',
   alerts: 'alert radios',
   areas: 'areas',

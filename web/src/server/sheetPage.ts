@@ -10,6 +10,9 @@ import {
 } from '@umbrex/core/procedure';
 import type { Desk } from './desk';
 
+/** A set that waits no longer than this for the next key wants its values at hand before one begins. */
+const SHORT_S = 8;
+
 /** Everything that a device's sheet prints. */
 export interface SheetData extends Prepared {
   readonly unit: Unit;
@@ -23,6 +26,8 @@ export interface SheetData extends Prepared {
   /** The steps by slot, with their numbers and what the set shows after each. */
   readonly blocks: readonly {
     readonly line: SlotLine | undefined;
+    /** The least time the set waits for a key in it, in seconds, where that is short; then its values must be at hand before it is begun. */
+    readonly windowS: number | undefined;
     readonly steps: readonly {
       n: number;
       step: Prepared['sheet']['steps'][number];
@@ -55,14 +60,23 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
 function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): SheetData['blocks'] {
   const blocks: {
     line: SlotLine | undefined;
+    windowS: number | undefined;
     steps: { n: number; step: Prepared['sheet']['steps'][number]; screen: readonly string[] }[];
   }[] = [];
   let last: number | null | undefined;
   sheet.steps.forEach((step, i) => {
     if (step.slotNumber !== last)
-      blocks.push({ line: lines.find((line) => line.number === step.slotNumber), steps: [] });
+      blocks.push({
+        line: lines.find((line) => line.number === step.slotNumber),
+        windowS: undefined,
+        steps: [],
+      });
     last = step.slotNumber;
-    blocks.at(-1)?.steps.push({ n: i + 1, step, screen: proof.screens[i] ?? [] });
+    const block = blocks.at(-1);
+    const waitsS = (proof.windowsMs[i] ?? Number.POSITIVE_INFINITY) / 1000;
+    if (!block) return;
+    if (waitsS <= SHORT_S && waitsS < (block.windowS ?? Number.POSITIVE_INFINITY)) block.windowS = waitsS;
+    block.steps.push({ n: i + 1, step, screen: proof.screens[i] ?? [] });
   });
   return blocks;
 }

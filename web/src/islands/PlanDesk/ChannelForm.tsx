@@ -150,6 +150,13 @@ export function ChannelForm({ channel, version, groups, save }: Props) {
       >
         <input id="aliases" className="input input-sm w-full" {...register('aliases')} />
       </Field>
+      <Field
+        id="shortNames"
+        title="Short names for small displays, parted by commas"
+        fault={faults.shortNames && 'At most four names of up to 20 letters each.'}
+      >
+        <input id="shortNames" className="input input-sm w-full" {...register('shortNames')} />
+      </Field>
       <label className="flex items-center gap-2 text-[0.93rem]">
         <input type="checkbox" className="checkbox checkbox-sm" {...register('tonesSecret')} />
         Tones for members only, masked elsewhere (that hides them, it secures nothing)

@@ -21,10 +21,18 @@ export interface ChannelForm {
   note: string;
   /** Parted by commas. */
   aliases: string;
+  /** Parted by commas. */
+  shortNames: string;
   tonesSecret: boolean;
 }
 
 const GMRS_SHIFT_HZ = 5_000_000;
+
+const parts = (text: string) =>
+  text
+    .split(',')
+    .map((part) => part.trim())
+    .filter(Boolean);
 
 export function formOf(channel: Channel): ChannelForm {
   const kind = kindOf(channel);
@@ -44,6 +52,7 @@ export function formOf(channel: Channel): ChannelForm {
     tier: channel.tier,
     note: channel.note,
     aliases: channel.aliases.join(', '),
+    shortNames: channel.shortNames.join(', '),
     tonesSecret: channel.tonesSecret,
   };
 }
@@ -94,10 +103,8 @@ export function channelFormSchema(before: Channel) {
         tier: form.tier,
         note: form.note,
         tonesSecret: form.tonesSecret,
-        aliases: form.aliases
-          .split(',')
-          .map((alias) => alias.trim())
-          .filter(Boolean),
+        aliases: parts(form.aliases),
+        shortNames: parts(form.shortNames),
       };
     })
     .pipe(ChannelSchema);

@@ -26,6 +26,7 @@ const COLUMNS = {
   tier: 'tier',
   note: 'note',
   aliases: 'aliases',
+  shortNames: 'short_names',
   tonesSecret: 'tones_secret',
   listed: 'listed',
 } as const satisfies Record<keyof Channel, string>;

@@ -1,0 +1,23 @@
+import type { Description, Field, ListItem, Slot, SlotValues } from '../model/index';
+
+/** Where a set sends when its talk key is pressed on a place, in hertz; `null` where it sends nothing. */
+export function talkHz(
+  description: Description,
+  lists: Readonly<Record<string, readonly ListItem[]>>,
+  slot: Slot,
+  values: SlotValues,
+): number | null {
+  if (values === null) return null;
+  const meaning = (holds: Field['holds']) => {
+    const field = description.fields.find((candidate) => candidate.holds === holds);
+    return field ? lists[field.list ?? '']?.[Number(values[field.id])]?.means : undefined;
+  };
+  const { content } = slot.region;
+  const isDeaf = content.kind === 'areas' || (content.kind === 'free' && content.receiveOnly);
+  if (isDeaf || meaning('transmitForbidden') === true) return null;
+  if (slot.fixed) return slot.fixed.transmitHz;
+  const frequency = description.fields.find((field) => field.holds === 'receiveHz');
+  // A set that counts its frequencies holds a place in its list, others the frequency itself.
+  const receiveHz = frequency?.list ? meaning('receiveHz') : values[frequency?.id ?? ''];
+  return Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
+}
