@@ -176,11 +176,17 @@ function UnitRow({
   return (
     <div className="grid items-center gap-x-4 sm:grid-cols-[minmax(8rem,1fr)_minmax(8rem,1.4fr)_8rem_8rem_auto]">
       <span>
-        <a className="link link-hover font-semibold" href={`/plans/${planId}/sheets/${unit.id}`}>
+        <a
+          className="link link-hover inline-block font-semibold leading-7"
+          href={`/plans/${planId}/sheets/${unit.id}`}
+        >
           {unit.nickname}
         </a>
         {unit.fleetId && <span className="muted font-mono text-[0.87rem]"> {unit.fleetId}</span>}
-        <a className="link block text-[0.87rem]" href={`/plans/${planId}/devices/${unit.id}`}>
+        <a
+          className="link link-hover muted block text-[0.87rem] leading-7"
+          href={`/plans/${planId}/devices/${unit.id}`}
+        >
           <span className="sr-only">{unit.nickname}: </span>
           {HOLDS_TEXT[unit.holds.what]}
         </a>
