@@ -222,3 +222,23 @@ test('two devices are held side by side, with only what they do differently', as
   await page.getByLabel('Hold side by side').selectOption('no two devices');
   await expect(page.getByRole('columnheader', { name: /Pocket radio/ })).toBeVisible();
 });
+
+test('a setting of the whole set is wanted alike on every set of a kind, and each sheet sets it', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, `${path}/devices`);
+  await page.getByText('Settings of the whole set: as each has them, Pocket radio').click();
+  await page.getByLabel('Call bell').selectOption('4');
+  await page.getByRole('button', { name: 'Save for every Pocket radio' }).click();
+  await expect(page.getByText('The settings of every Pocket radio are saved.')).toBeVisible();
+  await open(page, `${path}/sheets`);
+  await page.getByRole('link', { name: /^Neighbour 1 / }).click();
+  await expect(page.getByRole('heading', { name: 'The whole set' })).toBeVisible();
+  await expect(page.getByText('For the whole set, Call bell: 4')).toBeVisible();
+  await open(page, `${path}/devices`);
+  await page.getByText('Settings of the whole set: 1 alike for all, Pocket radio').click();
+  await page.getByLabel('Call bell').selectOption('as each set has it');
+  await page.getByRole('button', { name: 'Save for every Pocket radio' }).click();
+  await expect(page.getByText('The settings of every Pocket radio are saved.')).toBeVisible();
+});

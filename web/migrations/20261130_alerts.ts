@@ -1,9 +1,10 @@
 import type { Knex } from 'knex';
 
-/** What the group's alert radios shall do: areas, reach, transmitter; short names of channels, written by hand. */
+/** What the group's alert radios shall do: areas, reach, transmitter; settings of whole sets; short names of channels, written by hand. */
 export async function up(db: Knex): Promise<void> {
   await db.schema.alterTable('plan', (t) => {
     t.jsonb('alerts');
+    t.jsonb('setup').notNullable().defaultTo('{}');
   });
   await db.schema.alterTable('channel', (t) => {
     t.jsonb('short_names').notNullable().defaultTo('[]');
@@ -12,7 +13,7 @@ export async function up(db: Knex): Promise<void> {
 
 export async function down(db: Knex): Promise<void> {
   await db.schema.alterTable('plan', (t) => {
-    t.dropColumn('alerts');
+    t.dropColumns('alerts', 'setup');
   });
   await db.schema.alterTable('channel', (t) => {
     t.dropColumn('short_names');

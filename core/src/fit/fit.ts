@@ -48,7 +48,9 @@ export interface Fit {
 }
 
 /** What of a plan its fit depends on. */
-export type FitPlan = Pick<Plan, 'channels'> & FitPolicy & Partial<Pick<Plan, 'numbering' | 'alerts'>>;
+export type FitPlan = Pick<Plan, 'channels'> &
+  FitPolicy &
+  Partial<Pick<Plan, 'numbering' | 'alerts' | 'setup'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
@@ -82,7 +84,11 @@ export function fitPlan(
   return {
     descriptionId: device.description.id,
     cells: sayWhereSplit(settled, plan.channels),
-    image: { slots: used, settings: alerts.settings, before: device.present },
+    image: {
+      slots: used,
+      settings: { ...wantedSettings(plan, device), ...alerts.settings },
+      before: device.present,
+    },
     findings: alerts.findings,
   };
 }
@@ -114,6 +120,17 @@ function inTurn(
     rank: rank(judgement) * OUTCOMES.length + OUTCOMES.indexOf(judgement.outcome),
   }));
   return ranked.sort((a, b) => a.rank - b.rank).map(({ judgement }) => judgement);
+}
+
+/** The group's settings of this kind of set, as far as the set has them. */
+function wantedSettings({ setup }: FitPlan, { description, lists }: FitDevice): Record<string, number> {
+  const wanted = setup?.[description.id] ?? {};
+  return Object.fromEntries(
+    description.settings.flatMap(({ id, list }) => {
+      const index = wanted[id];
+      return index !== undefined && lists[list]?.[index] ? [[id, index]] : [];
+    }),
+  );
 }
 
 /** Whether a set that only listens on a channel would send there all the same when its talk key is pressed. */

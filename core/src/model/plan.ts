@@ -31,6 +31,15 @@ export const AlertsSchema = z.strictObject({
 });
 export type Alerts = z.infer<typeof AlertsSchema>;
 
+/** Keys in the order of the alphabet, however a database gives them back: two states compare by their text. */
+function inOrder<T extends Record<string, Record<string, number>>>(setup: T): T {
+  const sorted = <V>(record: Record<string, V>) =>
+    Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1));
+  return Object.fromEntries(
+    sorted(setup).map(([kind, settings]) => [kind, Object.fromEntries(sorted(settings))]),
+  ) as T;
+}
+
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
   /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */
@@ -46,6 +55,11 @@ export const PlanHeadSchema = z.strictObject({
   numbering: NumberingSchema.nullable().default(null),
   /** `null` while the group sets up no alert radios. */
   alerts: AlertsSchema.nullable().default(null),
+  /** Settings of the whole set that the group wants alike, by kind of device and setting: places in the setting's list. */
+  setup: z
+    .record(z.string().max(41), z.record(z.string().max(41), z.number().int().min(0).max(500)))
+    .overwrite(inOrder)
+    .default({}),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 
@@ -60,8 +74,8 @@ export type Plan = z.infer<typeof PlanSchema>;
 
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
-  const { name, country, receivePolicy, groups, licensed, services, numbering, alerts } = plan;
-  return { name, country, receivePolicy, groups, licensed, services, numbering, alerts };
+  const { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup } = plan;
+  return { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup };
 }
 
 /**

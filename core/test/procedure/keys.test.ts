@@ -1,8 +1,8 @@
 import { prepare } from '@umbrex/core/flow';
-import type { Description } from '@umbrex/core/model';
+import { type Description, listItems } from '@umbrex/core/model';
 import { CALM, CableSet, loadByFile, replay, SLOW, VirtualDevice, writeSheet } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
-import { shipped } from '../support/devices';
+import { KEYED, shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
 
 /** A set in the hand: keys in a row, each a tap unless a time is given. */
@@ -222,5 +222,40 @@ describe('a set on a cable', () => {
     expect(refused).toBeUndefined();
     expect(memory.slots.get(1)?.title).toBe('');
     expect(prepare(talk, promises).proof.proven).toBe(true);
+  });
+});
+
+describe('settings of the whole set', () => {
+  it('are set by the sheet, one by one and all together, and nothing else changes', () => {
+    for (const description of KEYED)
+      for (const setting of description.settings) {
+        if (!description.recipes?.settings[setting.id]) continue;
+        const values = listItems(description.lists[setting.list] ?? []).map((_, i) => i);
+        for (const value of values) {
+          const wanted = { ...plan([]), setup: { [description.id]: { [setting.id]: value } } };
+          const { sheet, proof, fit } = prepare(wanted, description);
+          expect(proof.firstDifference, `${description.id} ${setting.id} ${value}`).toBeNull();
+          expect(sheet.steps.length > 0).toBe(value !== setting.factory);
+          const { memory } = replay(description, sheet.steps, CALM);
+          expect(memory.settings).toEqual({ ...fit.image.before.settings, [setting.id]: value });
+        }
+      }
+  });
+  it('together with channels they prove too; one that the set does not have is left alone', () => {
+    const wanted = {
+      ...plan([channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' })]),
+      setup: { 'page-handheld': { beep: 1, light: 2, nowhere: 3 }, 'pocket-radio': { bell: 4, beep: 1 } },
+    };
+    for (const id of ['page-handheld', 'pocket-radio']) {
+      const { proof, fit } = prepare(wanted, shipped(id));
+      expect(proof.firstDifference).toBeNull();
+      expect(fit.image.settings).toEqual(id === 'page-handheld' ? { beep: 1, light: 2 } : { bell: 4 });
+    }
+  });
+  it('without steps for it, the sheet is not ready and says which', () => {
+    const bare = shipped('page-handheld');
+    if (bare.recipes) bare.recipes.settings = {};
+    const { proof } = prepare({ ...plan([]), setup: { 'page-handheld': { beep: 0 } } }, bare);
+    expect(proof).toMatchObject({ proven: false, firstDifference: { code: 'no-recipe', field: 'Key beep' } });
   });
 });

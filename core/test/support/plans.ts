@@ -56,6 +56,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     services: [],
     numbering: null,
     alerts: null,
+    setup: {},
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };

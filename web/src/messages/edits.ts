@@ -19,6 +19,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   shortNames: 'short names',
   numbering: 'numbers',
   alerts: 'alert radios',
+  setup: 'settings of whole sets',
   areas: 'areas',
   reach: 'sounds for',
   weatherHz: 'transmitter',

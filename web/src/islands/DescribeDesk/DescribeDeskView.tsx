@@ -2,6 +2,7 @@ import type { QuestionId } from '@umbrex/core/interview';
 import { Shape } from '../../components/Shape';
 import { QUESTION_TEXT } from '../../messages/interview';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
+import { QuestionPicture } from './QuestionPicture';
 import type { useDescribeDesk } from './useDescribeDesk';
 
 type Props = ReturnType<typeof useDescribeDesk>;
@@ -106,8 +107,13 @@ function QuestionCard({ next, n, answer, pass }: Props & { next: NonNullable<Pro
           ? `, decides ${next.decides === 1 ? 'one channel' : `${next.decides} channels`}`
           : ', needed before others can be decided'}
       </p>
-      <h2 className="text-lg font-bold">{ask}</h2>
-      <p className="mb-3">{look}</p>
+      <div className="mb-3 flex items-start justify-between gap-5">
+        <div>
+          <h2 className="text-lg font-bold">{ask}</h2>
+          <p>{look}</p>
+        </div>
+        <QuestionPicture id={next.id} />
+      </div>
       <div className="flex flex-wrap gap-2">
         {next.answers.map((value) => (
           <button

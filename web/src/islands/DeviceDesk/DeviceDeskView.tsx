@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
 import { TakeOut } from '../desk/TakeOut';
 import { RosterImport } from '../RosterImport/RosterImport';
+import { SetupForm } from './SetupForm';
 import { UnitForm } from './UnitForm';
 import type { Kind, useDeviceDesk } from './useDeviceDesk';
 
@@ -137,6 +138,13 @@ function KindSection(props: SectionProps) {
           {behind > 0 && `, ${behind} of ${held.length} on another firmware`}, <KindFile kind={kind} />
         </span>
       </h2>
+      {props.mayEdit && kind.settings.length > 0 && (
+        <SetupForm
+          kind={kind}
+          wanted={props.setup[kind.id] ?? {}}
+          save={(settings) => props.saveSetup(kind, settings)}
+        />
+      )}
       <ul>
         {held.map((entry) => (
           <li key={entry.unit.id} className="border-b border-base-300 py-1.5">

@@ -1,5 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
-import type { Person, Unit } from '@umbrex/core/model';
+import type { Person, PlanHead, Unit } from '@umbrex/core/model';
 import { useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -17,11 +17,16 @@ export interface Kind {
   readonly marks: number;
   /** Whether it sounds alerts, so that its weekly test must be heard. */
   readonly alerts: boolean;
+  /** Settings of the whole set whose keys are described, with the values each can take, and its own from the factory. */
+  readonly settings: readonly { id: string; title: string; values: readonly string[]; factory: number }[];
   /** The tones its operator can pick by hand; `null` where the set has no such thing or nobody knows. */
   readonly pickedTones: readonly string[] | null;
 }
 export interface Initial {
   readonly planId: string;
+  /** The plan's own part, with its version: it holds what the group wants set alike. */
+  readonly head: PlanHead;
+  readonly planVersion: number;
   readonly units: readonly HeldUnit[];
   readonly kinds: readonly Kind[];
   readonly people: readonly Person[];
@@ -49,6 +54,34 @@ export function useDeviceDesk(initial: Initial) {
     const ok = await save(unit, version);
     if (ok) setEditing(null);
     return ok;
+  };
+
+  const [plan, setPlan] = useState({ head: initial.head, version: initial.planVersion });
+  /** Saves what the group wants set alike on a kind; a setting that is left out stays as each set has it. */
+  const saveSetup = async (kind: Kind, settings: Readonly<Record<string, number>>) => {
+    const { [kind.id]: _, ...others } = plan.head.setup;
+    const setup = Object.keys(settings).length === 0 ? others : { ...others, [kind.id]: settings };
+    const head = { ...plan.head, setup };
+    try {
+      const { editId } = await call<{ editId: string | null }>('PUT', `/api/plans/${initial.planId}`, {
+        version: plan.version,
+        head,
+      });
+      setPlan({ head, version: editId ? plan.version + 1 : plan.version });
+      $notice.set({
+        text: editId ? `The settings of every ${kind.title} are saved.` : 'Nothing was different.',
+        kind: 'done',
+        ...(editId && { editId }),
+      });
+    } catch (error) {
+      const isStale = error instanceof Refusal && error.status === 409;
+      $notice.set({
+        text: isStale
+          ? 'Somebody changed the plan meanwhile. Load the page again, look, and do it once more.'
+          : failureText(error),
+        kind: 'failed',
+      });
+    }
   };
 
   const importDescription = async (file: File) => {
@@ -79,6 +112,8 @@ export function useDeviceDesk(initial: Initial) {
     add,
     save: saveAndClose,
     remove: ({ unit, version }: HeldUnit) => remove({ value: unit, version }),
+    setup: plan.head.setup,
+    saveSetup,
     importDescription,
     importFindings,
   };

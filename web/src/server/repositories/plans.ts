@@ -40,6 +40,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     services: row.services,
     numbering: row.numbering,
     alerts: row.alerts,
+    setup: row.setup,
     channels: rows.map(channelFromRow),
   });
   return {
@@ -62,6 +63,7 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     services: JSON.stringify(plan.services),
     numbering: plan.numbering && JSON.stringify(plan.numbering),
     alerts: plan.alerts && JSON.stringify(plan.alerts),
+    setup: JSON.stringify(plan.setup),
   });
   const rows = plan.channels.map((channel, i) => ({
     ...channelRow(channel),
@@ -168,6 +170,7 @@ export async function savePlanHead(
       services: JSON.stringify(head.services),
       numbering: head.numbering && JSON.stringify(head.numbering),
       alerts: head.alerts && JSON.stringify(head.alerts),
+      setup: JSON.stringify(head.setup),
       version: version + 1,
     });
   return recordEdit(

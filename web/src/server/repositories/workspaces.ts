@@ -30,6 +30,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
     services: [],
     numbering: null,
     alerts: null,
+    setup: {},
     groups: [{ id: groupId, name: 'Channels', note: '' }],
     channels: [],
   };
