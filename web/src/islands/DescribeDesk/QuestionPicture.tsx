@@ -6,7 +6,7 @@ export function QuestionPicture({ id }: { id: QuestionId }) {
   return (
     <svg
       viewBox="0 0 160 60"
-      className="h-auto w-40 shrink-0 font-mono text-[9px] max-sm:hidden"
+      className="h-auto w-48 shrink-0 font-mono text-[10px] max-sm:hidden"
       fill="none"
       stroke="currentColor"
       strokeWidth="1.5"
