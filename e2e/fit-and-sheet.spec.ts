@@ -193,6 +193,17 @@ test('what a set holds of its own is seen, kept or let go before its sheet is re
   await page.getByRole('link', { name: 'Its sheet' }).click();
   await expect(page.getByRole('button', { name: /Print/ })).toBeVisible();
 
+  // Another change of the device leaves what was read of it.
+  await open(page, `${plan}/devices`);
+  await page.getByRole('button', { name: 'Change Watch 2' }).click();
+  await page.getByLabel('Accessories').fill('second antenna');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Watch 2 is saved.')).toBeVisible();
+  await page.getByRole('link', { name: 'Watch 2: holds what was read' }).click();
+  await expect(page.getByText('As it was read on')).toBeVisible();
+  await page.getByRole('link', { name: 'Its sheet' }).click();
+  await expect(page.getByRole('button', { name: /Print/ })).toBeVisible();
+
   // Once the steps are done there is nothing left to do.
   await page.goBack();
   await ready(page);

@@ -66,13 +66,16 @@ export async function planPath(page: Page): Promise<string> {
   return `/plans/${plan.id}`;
 }
 
+const ALL_RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+/** What a change of theme can change. */
+export const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
+
 /** What axe-core finds on the page as it is (WCAG 2.2 AA and good practice). */
-export async function axeFindings(page: Page): Promise<string[]> {
+export async function axeFindings(page: Page, rules = ALL_RULES): Promise<string[]> {
   await page.evaluate(axeSource);
-  const results = await page.evaluate(() =>
-    (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
-    }),
+  const results = await page.evaluate(
+    (runOnly) => (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(document, { runOnly }),
+    rules,
   );
   return results.violations.flatMap((v) =>
     v.nodes.map((node) => `${v.id}: ${node.html.slice(0, 140)} ${node.failureSummary?.slice(0, 200)}`),

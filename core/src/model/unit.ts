@@ -40,6 +40,8 @@ export const UnitSchema = z.strictObject({
       /** The places that hold something else than at the factory. */
       places: z.array(HeldPlaceSchema).max(1000).default([]),
     })
+    // Places that were read count no more once somebody says that it holds something else.
+    .overwrite((holds) => (holds.what === 'read' ? holds : { ...holds, places: [] }))
     .default({ what: 'unknown', on: 'unknown', places: [] }),
   /** Places whose present contents may go: somebody has looked at them. */
   accepts: z.array(z.number().int().min(0).max(99_999)).max(1000).default([]),

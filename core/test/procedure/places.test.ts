@@ -5,7 +5,7 @@ import { drawPlaces } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PROVABLE, SHIPPED, shipped } from '../support/devices';
-import { anyPlan, channel, plan } from '../support/plans';
+import { anyPlan, channel, plan, unit } from '../support/plans';
 
 const PAGE = shipped('page-handheld');
 const state = (places: HeldPlace[], more: Partial<Unit> = {}) => ({
@@ -81,6 +81,12 @@ describe('what a set holds now', () => {
       '/slots/2/values/rx',
     ]);
   });
+});
+
+it('places that were read count no more once somebody says that the set holds something else', () => {
+  const holds = (what: string) =>
+    unit(1, 'page-handheld', { holds: { what, on: '2026-11-01', places: [CAMP] } as never }).holds.places;
+  expect([holds('read'), holds('factory'), holds('plan')]).toEqual([[CAMP], [], []]);
 });
 
 describe('from what is there to the plan', () => {

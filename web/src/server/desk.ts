@@ -1,15 +1,18 @@
 import { reviewPlan } from '@umbrex/core/check';
-import { type Board, fitBoard } from '@umbrex/core/fit';
+import { type Board, BoardFitter } from '@umbrex/core/fit';
 import { maskSecretTones } from '@umbrex/core/formats';
 import type { Description, Unit } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { allows } from './auth/roles';
 import type { Session } from './auth/session';
+import { Kept } from './kept';
 import { listDescriptions } from './repositories/descriptions';
 import { listPlans, loadPlan, type PlanState } from './repositories/plans';
 import { listUnits } from './repositories/units';
 import type { Workspace } from './repositories/workspaces';
+
+const fitters = new Kept<BoardFitter>(20);
 
 /** Everything a page of one plan shows. */
 export interface Desk {
@@ -33,9 +36,15 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
   ]);
   const state = allows(session.role, 'member') ? whole : { ...whole, plan: maskSecretTones(whole.plan) };
   const units = allUnits.filter(({ unit }) => maySee(session, unit));
-  const board = fitBoard(
+  // One fitter for each set of devices that is looked at, so that a page after an edit judges only what the edit touched.
+  const fleet = units.map((u) => u.unit);
+  const fitter = fitters.of(
+    `${workspace.id} ${fleet.map(({ id }) => id).join(' ')}`,
+    () => new BoardFitter(),
+  );
+  const board = fitter.board(
     state.plan,
-    units.map((u) => u.unit),
+    fleet,
     descriptions.map((d) => d.description),
   );
   return { session, workspace, plans, state, units, descriptions, board };

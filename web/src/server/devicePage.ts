@@ -1,7 +1,8 @@
-import { type Prepared, prepare } from '@umbrex/core/flow';
+import type { Prepared } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
 import { type DrawnRegion, drawPlaces } from '@umbrex/core/procedure';
 import type { Desk } from './desk';
+import { preparedFor } from './sheetPage';
 
 /** One set of the fleet: what it holds, what it shall hold, and what would go. */
 export interface DeviceData {
@@ -19,7 +20,7 @@ export function deviceOf(desk: Desk, unitId: string): DeviceData | undefined {
   if (!held || !found) return undefined;
   const { unit, version } = held;
   const { description } = found;
-  const prepared = prepare(desk.state.plan, description, unit);
+  const prepared = preparedFor(desk)(found, unit);
   const regions = drawPlaces(description, prepared.fit.image, prepared.sheet.overwrites, unit.keeps);
   return { unit, version, description, prepared, regions };
 }

@@ -9,9 +9,30 @@ import {
   valuesCard,
 } from '@umbrex/core/procedure';
 import type { Desk } from './desk';
+import { Kept } from './kept';
 
 /** A set that waits no longer than this for the next key wants its values at hand before one begins. */
 const SHORT_S = 8;
+
+/** Sheets with their proofs, the last ones that were asked for. */
+const sheets = new Kept<Prepared>(80);
+
+/** Prepares a unit's part of the plan, once for all units that are alike until the plan, their kind or what they hold changes. */
+export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
+  const { plan } = desk.state;
+  const planText = JSON.stringify(plan);
+  return ({ description, version }, unit) => {
+    const { keeps, holds, accepts } = unit;
+    const key = [
+      desk.workspace.id,
+      description.id,
+      version,
+      JSON.stringify([keeps, holds.places, accepts]),
+      planText,
+    ];
+    return sheets.of(key.join(' '), () => prepare(plan, description, unit));
+  };
+}
 
 /** Everything that a device's sheet prints. */
 export interface SheetData extends Prepared {
@@ -42,7 +63,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const found = desk.descriptions.find(({ description }) => description.id === unit?.descriptionId);
   if (!unit || !found) return undefined;
   const { description } = found;
-  const prepared = prepare(desk.state.plan, description, unit);
+  const prepared = preparedFor(desk)(found, unit);
   const lines = readBackLines(description, prepared.fit.image, prepared.sheet);
   return {
     ...prepared,
@@ -83,15 +104,12 @@ function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): Sheet
 
 /** The effort and the stamp of every unit, each kind prepared once. */
 export function sheetList(desk: Desk) {
-  const byKind = new Map<string, Prepared>();
+  const prepareOne = preparedFor(desk);
   return desk.units.flatMap(({ unit }) => {
-    const description = desk.descriptions.find(
-      (candidate) => candidate.description.id === unit.descriptionId,
-    )?.description;
-    if (!description) return [];
-    const key = JSON.stringify([description.id, unit.keeps, unit.holds.places, unit.accepts]);
-    const prepared = byKind.get(key) ?? prepare(desk.state.plan, description, unit);
-    byKind.set(key, prepared);
+    const found = desk.descriptions.find((candidate) => candidate.description.id === unit.descriptionId);
+    if (!found) return [];
+    const { description } = found;
+    const prepared = prepareOne(found, unit);
     return [
       {
         unit,
