@@ -17,7 +17,7 @@ export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'>;
 
 /** The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state. */
 export function prepare(plan: Plan, description: Description, unit?: UnitState): Prepared {
-  const { memory, notUnderstood } = heldMemory(description, unit?.holds.places ?? []);
+  const { memory, notUnderstood } = heldMemory(description, unit?.holds ?? { places: [], settings: {} });
   const fit = fitPlan(plan, fitDevice(description, memory, unit?.keeps ?? []));
   const written = writeSheet(description, fit.image);
   const strange = notUnderstood.map(

@@ -24,6 +24,8 @@ export type Finding = Common &
     | { readonly code: 'alert-everywhere' }
     | { readonly code: 'alert-areas-ignored'; readonly areas: readonly string[] }
     | { readonly code: 'alert-areas-left-out'; readonly areas: readonly string[] }
+    /** Areas of the holder's own, for which the set sounds as well. */
+    | { readonly code: 'alert-areas-kept'; readonly areas: readonly string[] }
     // fit: hearing and sending
     | { readonly code: 'cannot-receive'; readonly receiveHz: number }
     | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }
@@ -166,10 +168,10 @@ export type Finding = Common &
         readonly wanted: string;
         readonly found: string;
       }
-    /** What was read of a set that its description has no place (`field` empty) or no value for. */
+    /** What was read of a set that its description has no place (`field` empty) or no value for; no number: the whole set. */
     | {
         readonly code: 'held-not-understood';
-        readonly number: number;
+        readonly number: number | null;
         readonly field: string;
         readonly value: string;
       }

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import { type Alerts, factoryValues } from '../model/index';
+import { type Alerts, factoryValues, type Slot } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './fit';
 
@@ -47,15 +47,59 @@ export function fitAlerts(alerts: Alerts | null, device: FitDevice): AlertFit {
   const wanted = alerts.reach === 'one' ? alerts.areas.slice(0, 1) : alerts.areas;
   const ignored = alerts.areas.slice(wanted.length);
   if (ignored.length > 0) findings.push({ code: 'alert-areas-ignored', severity: 'warning', areas: ignored });
-  const left = wanted.slice(places.length);
-  if (left.length > 0) findings.push({ code: 'alert-areas-left-out', severity: 'error', areas: left });
-  const image = wanted.slice(0, places.length).flatMap((area, i): [number, WantedSlot][] => {
-    const slot = places[i];
-    if (!slot) return [];
-    const before = present.slots.get(slot.number) ?? null;
-    const values = { ...(before ?? factoryValues(description, 0)), [field.id]: area };
-    const content = { receiveHz: 0, transmitHz: null, areaCode: area };
-    return [[slot.number, { channelIds: [], values, content, present: before }]];
+  const leftOut = wanted.slice(places.length);
+  if (leftOut.length > 0) findings.push({ code: 'alert-areas-left-out', severity: 'error', areas: leftOut });
+  const holds = (slot: Slot) => present.slots.get(slot.number)?.[field.id];
+  const image = alerts.reach === 'one' ? inOrder(wanted, places) : whereTheyAre(wanted, places, holds);
+  const filled = new Set(image.map(([slot]) => slot.number));
+  const others = places.flatMap((slot) => {
+    const area = filled.has(slot.number) ? undefined : holds(slot);
+    return area === undefined ? [] : [String(area)];
   });
-  return { places: new Map(image), settings, findings };
+  if (alerts.reach === 'list' && others.length > 0)
+    findings.push({ code: 'alert-areas-kept', severity: 'warning', areas: others });
+  return {
+    places: new Map(
+      image.map(([slot, area]): [number, WantedSlot] => {
+        const before = present.slots.get(slot.number) ?? null;
+        const values = { ...(before ?? factoryValues(description, 0)), [field.id]: area };
+        const content = { receiveHz: 0, transmitHz: null, areaCode: area };
+        return [slot.number, { channelIds: [], values, content, present: before }];
+      }),
+    ),
+    settings,
+    findings,
+  };
+}
+
+/** The first area in the first place: where one area alone counts, it is that one. */
+function inOrder(areas: readonly string[], places: readonly Slot[]): [Slot, string][] {
+  return areas.slice(0, places.length).flatMap((area, i) => {
+    const slot = places[i];
+    return slot ? [[slot, area] as [Slot, string]] : [];
+  });
+}
+
+/** Each area where the set has it already, else in an empty place, and last where something else stands. */
+function whereTheyAre(
+  areas: readonly string[],
+  places: readonly Slot[],
+  holds: (slot: Slot) => unknown,
+): [Slot, string][] {
+  const taken = new Map<Slot, string>();
+  const put = (area: string, slot: Slot | undefined) => slot && taken.set(slot, area);
+  for (const area of areas)
+    put(
+      area,
+      places.find((slot) => holds(slot) === area),
+    );
+  const isIn = (area: string) => [...taken.values()].includes(area);
+  for (const area of areas.filter((one) => !isIn(one))) {
+    const free = places.filter((slot) => !taken.has(slot));
+    put(area, free.find((slot) => holds(slot) === undefined) ?? free[0]);
+  }
+  return places.flatMap((slot) => {
+    const area = taken.get(slot);
+    return area === undefined ? [] : [[slot, area] as [Slot, string]];
+  });
 }

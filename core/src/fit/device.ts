@@ -4,11 +4,11 @@ import {
   factoryMemory,
   type Holds,
   type ListItem,
-  listItems,
   type Memory,
   type Slot,
   slotReader,
   slotsOf,
+  writtenLists,
 } from '../model/index';
 
 /** A description made ready for many look-ups: slots, lists written out, fields by what they hold, factory memory. */
@@ -61,7 +61,7 @@ export function fitDevice(
         return content ? [[slot.number, content.receiveHz] as const] : [];
       }),
     ),
-    lists: Object.fromEntries(Object.entries(description.lists).map(([id, list]) => [id, listItems(list)])),
+    lists: writtenLists(description),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
     present,
     shortNames: new Map(),

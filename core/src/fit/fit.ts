@@ -39,6 +39,13 @@ export interface Image {
   readonly before: Memory;
 }
 
+/** What a device holds once an image is in it. */
+export function memoryAfter({ slots, settings, before }: Image): Memory {
+  const after = new Map(before.slots);
+  for (const [number, { values }] of slots) after.set(number, values);
+  return { slots: after, settings: { ...before.settings, ...settings } };
+}
+
 export interface Fit {
   readonly descriptionId: string;
   readonly cells: readonly Cell[];

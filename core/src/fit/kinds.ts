@@ -21,8 +21,9 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const description = byId.get(unit.descriptionId);
     if (!description) throw new RangeError(`unit ${unit.id}: no description ${unit.descriptionId}`);
     const keeps = [...unit.keeps].sort((a, b) => a - b);
-    const { places } = unit.holds;
-    const alike = JSON.stringify([description.id, keeps, places]);
+    const { places, settings } = unit.holds;
+    const isRead = places.length > 0 || Object.keys(settings).length > 0;
+    const alike = JSON.stringify([description.id, keeps, places, settings]);
     const kind = kinds.get(alike);
     if (kind) {
       kind.units.push(unit);
@@ -31,19 +32,19 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const key = [
       description.id,
       keeps.length > 0 && `keeps ${keeps.join(' ')}`,
-      places.length > 0 && `as ${unit.id} was read`,
+      isRead && `as ${unit.id} was read`,
     ];
     const title = [
       description.title,
       keeps.length > 0 && `${keeps.length} kept`,
-      places.length > 0 && `${places.length} places filled`,
+      isRead && `${places.length} places filled`,
     ];
     kinds.set(alike, {
       key: key.filter(Boolean).join(' '),
       description,
       keeps,
       title: title.filter(Boolean).join(', '),
-      device: fitDevice(description, heldMemory(description, places).memory, keeps),
+      device: fitDevice(description, heldMemory(description, unit.holds).memory, keeps),
       units: [unit],
     });
   }

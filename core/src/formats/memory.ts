@@ -2,12 +2,12 @@ import { z } from 'zod';
 import type { Finding, Result } from '../findings/index';
 import {
   type Description,
-  type HeldPlace,
+  type Held,
+  HeldSettingsSchema,
   heldMemory,
-  listItems,
-  type Memory,
+  heldOf,
   type Native,
-  ownPlaces,
+  shownWriter,
   slotsOf,
 } from '../model/index';
 import { shapeFindings } from './document';
@@ -27,6 +27,8 @@ export const MemoryDocumentSchema = z.strictObject({
       }),
     )
     .max(10_000),
+  /** Settings of the whole set, where they were read, in its own words. */
+  settings: HeldSettingsSchema.default({}),
 });
 export type MemoryDocument = z.infer<typeof MemoryDocumentSchema>;
 
@@ -34,11 +36,16 @@ export type MemoryDocument = z.infer<typeof MemoryDocumentSchema>;
 type Wanted = ReadonlyMap<number, { readonly values: Readonly<Record<string, Native>> }>;
 
 /** Writes the places of an image as a document; only fields that can be set in the way this set is loaded are in it. */
-export function writeMemory(description: Description, wanted: Wanted): MemoryDocument {
-  const shown = shower(description);
+export function writeMemory(
+  description: Description,
+  wanted: Wanted,
+  settings: MemoryDocument['settings'] = {},
+): MemoryDocument {
+  const shown = shownWriter(description);
   return {
     format: MEMORY_FORMAT,
     descriptionId: description.id,
+    settings,
     slots: slotsOf(description).flatMap((slot) => {
       const values = wanted.get(slot.number)?.values;
       if (!values) return [];
@@ -117,16 +124,17 @@ export function compareMemory(
  * Takes what was read from a set as what it holds now: the places that differ from the factory's. Refuses a document of another kind
  * of set, and one that holds what this kind cannot, with the path of each.
  */
-export function heldPlaces(description: Description, read: MemoryDocument): Result<HeldPlace[]> {
+export function heldFrom(description: Description, read: MemoryDocument): Result<Held> {
   const other = otherKind(description, read);
   if (other) return { ok: false, findings: [other] };
   const index = new Map(read.slots.map(({ number }, i) => [number, i]));
-  const { memory, notUnderstood } = heldMemory(description, read.slots);
+  const { memory, notUnderstood } = heldMemory(description, { places: read.slots, settings: read.settings });
   const findings = notUnderstood.map(
     ({ number, field, value }): Finding => ({
       code: 'document-shape',
       severity: 'error',
-      path: `/slots/${index.get(number)}${field && `/values/${field}`}`,
+      path:
+        number === null ? `/settings/${field}` : `/slots/${index.get(number)}${field && `/values/${field}`}`,
       detail:
         field === ''
           ? `no place ${number} in this kind of set`
@@ -134,25 +142,7 @@ export function heldPlaces(description: Description, read: MemoryDocument): Resu
     }),
   );
   if (findings.length > 0) return { ok: false, findings: findings.slice(0, 20) };
-  return { ok: true, value: placesOf(description, memory), findings: [] };
-}
-
-/** The places of a memory that are not as at the factory, in the set's own words. */
-export function placesOf(description: Description, memory: Memory): HeldPlace[] {
-  const shown = shower(description);
-  const own = new Set(ownPlaces(description, memory));
-  return slotsOf(description).flatMap(({ number }): HeldPlace[] => {
-    const values = memory.slots.get(number);
-    if (!values || !own.has(number)) return [];
-    return [
-      {
-        number,
-        values: Object.fromEntries(
-          Object.entries(values).map(([field, value]) => [field, shown(field, value)]),
-        ),
-      },
-    ];
-  });
+  return { ok: true, value: heldOf(description, memory), findings: [] };
 }
 
 function otherKind(description: Description, read: MemoryDocument): Finding | undefined {
@@ -162,16 +152,5 @@ function otherKind(description: Description, read: MemoryDocument): Finding | un
     severity: 'error',
     path: '/descriptionId',
     detail: `of ${read.descriptionId}, not of ${description.id}`,
-  };
-}
-
-function shower(description: Description): (field: string, value: Native) => string | number {
-  const lists = Object.fromEntries(
-    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-  );
-  const fields = new Map(description.fields.map((field) => [field.id, field]));
-  return (id, value) => {
-    const list = fields.get(id)?.list;
-    return list === undefined ? value : (lists[list]?.[Number(value)]?.shown ?? value);
   };
 }

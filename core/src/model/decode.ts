@@ -1,14 +1,12 @@
 import type { SlotContent } from './content';
 import type { Description } from './description';
-import { type ListItem, listItems } from './lists';
+import { writtenLists } from './lists';
 import type { SlotValues } from './memory';
 import type { Slot } from './slots';
 
 /** Reads memory back into plan terms: what a slot with these values does on the air, or `null` for an empty one. */
 export function slotReader(description: Description): (slot: Slot, values: SlotValues) => SlotContent | null {
-  const lists: Record<string, readonly ListItem[]> = Object.fromEntries(
-    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-  );
+  const lists = writtenLists(description);
   return (slot, values) => {
     if (values === null) return null;
     let receiveHz = slot.fixed?.receiveHz ?? 0;

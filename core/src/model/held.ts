@@ -1,42 +1,53 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
 import type { Description } from './description';
-import { listItems } from './lists';
+import { writtenLists } from './lists';
 import { factoryMemory, factoryValues, type Memory, type Native } from './memory';
 import { slotsOf } from './slots';
+
+// In the order of the alphabet, however a database gives it back: two readings compare by their text.
+const inOrder = <V>(values: Record<string, V>): Record<string, V> =>
+  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
+const name = LineSchema.max(41);
 
 /** One place of a set as somebody read it: each field in the set's own words, frequencies in hertz. */
 export const HeldPlaceSchema = z.strictObject({
   number: z.number().int().min(0).max(99_999),
-  // In the order of the alphabet, however a database gives it back: two readings compare by their text.
-  values: z
-    .record(LineSchema.max(41), z.union([LineSchema.max(40), z.number()]))
-    .overwrite((values) => Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)))),
+  values: z.record(name, z.union([LineSchema.max(40), z.number()])).overwrite(inOrder),
 });
 export type HeldPlace = z.infer<typeof HeldPlaceSchema>;
 
-/** What somebody read that the description has no place or no value for. */
+/** Settings of the whole set as somebody read them, in the set's own words, by their ids. */
+export const HeldSettingsSchema = z.record(name, LineSchema.max(40)).overwrite(inOrder);
+
+/** What was read of a set: the places and settings that are not as the factory left them. */
+export interface Held {
+  readonly places: readonly HeldPlace[];
+  readonly settings: Readonly<Record<string, string>>;
+}
+
+/** What somebody read that the description has no place, no setting or no value for; without a number it is about the whole set. */
 export interface NotUnderstood {
-  readonly number: number;
+  readonly number: number | null;
   readonly field: string;
   readonly value: string;
 }
 
 /**
- * The memory of a set with what was read of it laid over the factory's; a field that was not read counts as the factory's.
- * What the description does not know comes back by name, and the place keeps the factory's value there.
+ * The memory of a set with what was read of it laid over the factory's; what was not read counts as the factory's.
+ * What the description does not know comes back by name, and the factory's value stands there.
  */
 export function heldMemory(
   description: Description,
-  places: readonly HeldPlace[],
+  held: Held,
 ): { memory: Memory; notUnderstood: readonly NotUnderstood[] } {
   const factory = factoryMemory(description);
-  if (places.length === 0) return { memory: factory, notUnderstood: [] };
   const notUnderstood: NotUnderstood[] = [];
-  const native = nativeReader(description);
+  const lists = writtenLists(description);
+  const native = nativeReader(description, lists);
   const slots = new Map(factory.slots);
   const byNumber = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
-  for (const { number, values } of places) {
+  for (const { number, values } of held.places) {
     const slot = byNumber.get(number);
     if (!slot) {
       notUnderstood.push({ number, field: '', value: '' });
@@ -54,7 +65,38 @@ export function heldMemory(
     if (!hasFrequency) notUnderstood.push({ number, field: frequency?.id ?? '', value: '' });
     else slots.set(number, { ...factoryValues(description, slot.fixed ? undefined : 0), ...read });
   }
-  return { memory: { ...factory, slots }, notUnderstood };
+  const settings = { ...factory.settings };
+  for (const [id, shown] of Object.entries(held.settings)) {
+    const list = lists[description.settings.find((setting) => setting.id === id)?.list ?? ''] ?? [];
+    const index = list.findIndex((item) => item.shown === shown);
+    if (index < 0) notUnderstood.push({ number: null, field: id, value: shown });
+    else settings[id] = index;
+  }
+  return { memory: { slots, settings }, notUnderstood };
+}
+
+/** What a memory holds besides what it left the factory with, in the set's own words: the other way of `heldMemory`. */
+export function heldOf(description: Description, memory: Memory): Held {
+  const shown = shownWriter(description);
+  const lists = writtenLists(description);
+  const own = new Set(ownPlaces(description, memory));
+  return {
+    places: slotsOf(description).flatMap(({ number }): HeldPlace[] => {
+      const values = memory.slots.get(number);
+      if (!values || !own.has(number)) return [];
+      const entries = Object.entries(values).map(([field, value]) => [field, shown(field, value)] as const);
+      return [{ number, values: inOrder(Object.fromEntries(entries)) }];
+    }),
+    settings: inOrder(
+      Object.fromEntries(
+        description.settings.flatMap(({ id, list, factory }) => {
+          const at = memory.settings[id] ?? factory;
+          const item = lists[list]?.[at];
+          return at === factory || !item ? [] : [[id, item.shown] as const];
+        }),
+      ),
+    ),
+  };
 }
 
 /** The places of a memory that hold something else than at the factory: what a holder would lose. */
@@ -70,13 +112,21 @@ export function ownPlaces(description: Description, memory: Memory): number[] {
   });
 }
 
-/** Turns a field's value in the set's words into what the set itself holds; `undefined` for what it cannot hold. */
+/** Turns a field's value as the set holds it into the set's words. */
+export function shownWriter(description: Description): (field: string, value: Native) => string | number {
+  const lists = writtenLists(description);
+  const fields = new Map(description.fields.map((field) => [field.id, field]));
+  return (id, value) => {
+    const list = fields.get(id)?.list;
+    return list === undefined ? value : (lists[list]?.[Number(value)]?.shown ?? value);
+  };
+}
+
+/** The other way of `shownWriter`; `undefined` for what the set cannot hold. */
 function nativeReader(
   description: Description,
+  lists: ReturnType<typeof writtenLists>,
 ): (field: string, value: string | number) => Native | undefined {
-  const lists = Object.fromEntries(
-    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-  );
   const fields = new Map(description.fields.map((field) => [field.id, field]));
   return (id, value) => {
     const field = fields.get(id);

@@ -47,6 +47,15 @@ export interface ListItem {
 const CTCSS_SETS = { 'common-50': CTCSS_TENTHS_HZ, 'consumer-38': CTCSS_CONSUMER_TENTHS_HZ } as const;
 const DCS_SETS = { 'common-104': DCS_CODES, 'consumer-83': DCS_CONSUMER } as const;
 
+/** Every list of a description written out, by its id. */
+export function writtenLists({
+  lists,
+}: {
+  readonly lists: Readonly<Record<string, List>>;
+}): Readonly<Record<string, readonly ListItem[]>> {
+  return Object.fromEntries(Object.entries(lists).map(([id, list]) => [id, listItems(list)]));
+}
+
 /** Writes a list out, value by value, in the device's order; tones mean their canonical text. */
 export function listItems(list: List): ListItem[] {
   const out: ListItem[] = [];

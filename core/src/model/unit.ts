@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
-import { HeldPlaceSchema } from './held';
+import { HeldPlaceSchema, HeldSettingsSchema } from './held';
 import { ToneOrUnknownSchema } from './tone';
 
 const line = LineSchema.trim();
@@ -39,10 +39,12 @@ export const UnitSchema = z.strictObject({
       on: z.union([z.iso.date(), z.literal('unknown')]),
       /** The places that hold something else than at the factory. */
       places: z.array(HeldPlaceSchema).max(1000).default([]),
+      /** The settings of the whole set that are not as at the factory. */
+      settings: HeldSettingsSchema.default({}),
     })
-    // Places that were read count no more once somebody says that it holds something else.
-    .overwrite((holds) => (holds.what === 'read' ? holds : { ...holds, places: [] }))
-    .default({ what: 'unknown', on: 'unknown', places: [] }),
+    // What was read counts no more once somebody says that it holds something else.
+    .overwrite((holds) => (holds.what === 'read' ? holds : { ...holds, places: [], settings: {} }))
+    .default({ what: 'unknown', on: 'unknown', places: [], settings: {} }),
   /** Places whose present contents may go: somebody has looked at them. */
   accepts: z.array(z.number().int().min(0).max(99_999)).max(1000).default([]),
   /** For an alert radio, the day on which its last test was heard. */

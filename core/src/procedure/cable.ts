@@ -7,12 +7,12 @@ import {
   factoryMemory,
   factoryValues,
   type ListItem,
-  listItems,
   type Memory,
   type Native,
   type Slot,
   type SlotValues,
   slotsOf,
+  writtenLists,
 } from '../model/index';
 
 /**
@@ -31,9 +31,7 @@ export class CableSet {
   ) {
     this.values = new Map(memoryBefore.slots);
     this.slots = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
-    this.lists = Object.fromEntries(
-      Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-    );
+    this.lists = writtenLists(description);
   }
 
   /** Takes a file in, or says what of it this set cannot hold, with the path. */

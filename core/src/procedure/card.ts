@@ -1,5 +1,5 @@
 import type { Image } from '../fit/index';
-import { type Description, listItems, slotsOf } from '../model/index';
+import { type Description, slotsOf, writtenLists } from '../model/index';
 import { mhzText } from '../units/index';
 
 /** One value to set, in the set's own words. */
@@ -23,9 +23,7 @@ export interface CardSlot {
  * Nothing here says how; that is in its own manual.
  */
 export function valuesCard(description: Description, image: Image): CardSlot[] {
-  const lists = Object.fromEntries(
-    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-  );
+  const lists = writtenLists(description);
   return slotsOf(description).flatMap((slot): CardSlot[] => {
     const wanted = image.slots.get(slot.number);
     if (!wanted) return [];

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Image, WantedSlot } from '../fit/index';
-import { type Description, listItems, type Slot, slotsOf } from '../model/index';
+import { type Description, type Slot, slotsOf, writtenLists } from '../model/index';
 import type { KeyEvent } from './events';
 import { Writer } from './writer';
 
@@ -48,9 +48,7 @@ export function writeSheet(description: Description, image: Image): Sheet {
     };
   }
   const slots = slotsOf(description);
-  const lists = Object.fromEntries(
-    Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-  );
+  const lists = writtenLists(description);
   const start = slots.find((slot) => slot.number === recipes.startNumber);
   if (!start) throw new RangeError(`recipes.startNumber: ${recipes.startNumber}`);
   const writer = new Writer(description, recipes, slots, lists, start);

@@ -7,12 +7,12 @@ import {
   factoryMemory,
   factoryValues,
   type ListItem,
-  listItems,
   type Memory,
   type Native,
   type Slot,
   type SlotValues,
   slotsOf,
+  writtenLists,
 } from '../model/index';
 import { hzDigits, tapped, typedHz } from './entry';
 import type { KeyEvent } from './events';
@@ -63,9 +63,7 @@ export class VirtualDevice {
     this.behaviour = description.behaviour;
     this.slots = slotsOf(description);
     this.order = this.slots.map((slot) => slot.number);
-    this.lists = Object.fromEntries(
-      Object.entries(description.lists).map(([id, list]) => [id, listItems(list)]),
-    );
+    this.lists = writtenLists(description);
     this.values = new Map(memory.slots);
     this.saved = memory.slots;
     this.settings = { ...memory.settings };

@@ -43,7 +43,7 @@ export interface Standing {
 /** A cell is due a year after it was changed, a licence is soon over two months before (common practice). */
 const BATTERY_DAYS = 365;
 const LICENCE_DAYS = 60;
-/** Every transmitter sends a test once a week (47 CFR 11.61); one that bad weather puts off comes a day later (common practice). */
+/** Weather transmitters send a test once a week (NWS instruction 10-1712, from memory); one put off comes a day later (common practice). */
 const ALERT_TEST_DAYS = 8;
 
 /** Gathers what needs somebody now, the most pressing first; kinds with nothing in them are left out. */

@@ -240,6 +240,27 @@ describe('alert radios', () => {
     expect(fitted('menu-alert', null)).toEqual({ codes: [], settings: {}, findings: [] });
     expect(fitted('page-handheld', alerts(['099001']))).toEqual({ codes: [], settings: {}, findings: [] });
   });
+  it('areas stay where the set has them, new ones go to empty places, and its own others are named', () => {
+    const places = [
+      { number: 101, values: { area: '499999' } },
+      { number: 103, values: { area: '099001' } },
+    ];
+    const { fit, toAccept } = prepare(
+      { ...plan([]), alerts: alerts(['099001', '099002']) },
+      shipped('slot-alert'),
+      {
+        keeps: [],
+        accepts: [],
+        holds: { what: 'read', on: 'unknown', places, settings: {} },
+      },
+    );
+    expect([...fit.image.slots].map(([number, { content }]) => [number, content.areaCode])).toEqual([
+      [102, '099002'],
+      [103, '099001'],
+    ]);
+    expect(toAccept).toEqual([]);
+    expect(fit.findings).toEqual([{ code: 'alert-areas-kept', severity: 'warning', areas: ['499999'] }]);
+  });
   it('any areas prove on both kinds, from whatever they hold', () =>
     fc.assert(
       fc.property(
@@ -253,7 +274,7 @@ describe('alert radios', () => {
           const state = {
             keeps: [],
             accepts: [],
-            holds: { what: 'read' as const, on: 'unknown' as const, places },
+            holds: { what: 'read' as const, on: 'unknown' as const, places, settings: {} },
           };
           const { proof, toAccept } = prepare(
             { ...plan([]), alerts: { areas, reach: reach as Alerts['reach'], weatherHz } },

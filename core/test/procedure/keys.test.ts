@@ -1,6 +1,14 @@
 import { prepare } from '@umbrex/core/flow';
 import { type Description, listItems } from '@umbrex/core/model';
-import { CALM, CableSet, loadByFile, replay, SLOW, VirtualDevice, writeSheet } from '@umbrex/core/procedure';
+import {
+  CALM,
+  CableSet,
+  firstDifference,
+  loadByFile,
+  replay,
+  SLOW,
+  VirtualDevice,
+} from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
@@ -93,7 +101,7 @@ describe('the guided set', () => {
     const { sheet, proof } = prepare(listen, GUIDED, {
       keeps: [],
       accepts: [1],
-      holds: { what: 'read', on: '2026-11-01', places },
+      holds: { what: 'read', on: '2026-11-01', places, settings: {} },
     });
     expect(proof.firstDifference).toBeNull();
     const turns = sheet.steps.map(({ says }) => says).filter((says) => says.startsWith('Turn to'));
@@ -145,23 +153,25 @@ describe('the field mobile', () => {
     type('3141');
     expect(device.screen()[0]).toBe('SET 001');
   });
-  it('adds figures to what stands there: typing without CLEAR does not come through', () => {
+  it('adds figures to what stands there: without CLEAR the eighth is refused and the old frequency stays', () => {
     const marine = plan([channel('Harbour', 156.6, null)]);
-    const { sheet, fit } = prepare(marine, FIELD);
-    const { image } = fit;
-    const other = [{ number: 1, values: { rx: 155_000_000 } }];
-    const again = prepare(marine, FIELD, {
-      keeps: [],
+    // Only channel 1 is left to the plan, and it holds something.
+    const unit = {
+      keeps: Array.from({ length: 119 }, (_, i) => i + 2),
       accepts: [1],
-      holds: { what: 'read', on: '2026-11-01', places: other },
-    });
-    expect(image.slots.size).toBe(1);
-    expect(sheet.steps.length).toBeGreaterThan(0);
-    const without = writeSheet(FIELD, again.fit.image).steps.filter(({ says }) => !says.startsWith('Clear'));
-    const memory = replay(FIELD, without, CALM, again.fit.image.before).memory;
-    const taken = [...again.fit.image.slots.keys()][0] ?? 0;
-    expect(memory.slots.get(taken)?.rx).not.toBe(156_600_000 + 1);
-    expect(again.proof.firstDifference).toBeNull();
+      holds: {
+        what: 'read' as const,
+        on: '2026-11-01',
+        places: [{ number: 1, values: { rx: 155_000_000 } }],
+        settings: {},
+      },
+    };
+    const { sheet, fit, proof } = prepare(marine, FIELD, unit);
+    expect(proof.firstDifference).toBeNull();
+    const without = sheet.steps.filter(({ says }) => !says.startsWith('Clear'));
+    expect(without.length).toBe(sheet.steps.length - 1);
+    const { memory } = replay(FIELD, without, CALM, fit.image.before);
+    expect(memory.slots.get(1)?.rx).toBe(155_000_000);
   });
 });
 
@@ -191,6 +201,7 @@ describe('a set on a cable', () => {
     const file = (number: number, values: Record<string, string | number>) => ({
       format: 'umbrex/memory@1' as const,
       descriptionId: FLEET.id,
+      settings: {},
       slots: [
         { number: 1, label: '', values: { rx: 462_650_000 } },
         { number, label: '', values },
@@ -213,15 +224,18 @@ describe('a set on a cable', () => {
     expect(set.take(file(2, { rx: 462_550_000, title: 'A name much too long' }))).toEqual([]);
     expect(set.memory().slots.get(2)?.title).toBe('A name much ');
   });
-  it('is not proven when it cannot take what the description promises', () => {
-    const promises = structuredClone(FLEET);
-    for (const region of promises.regions) region.cable = region.cable.filter((field) => field !== 'title');
+  it('a title that it does not take by cable is missing when it is read back, and said', () => {
     const { fit } = prepare(talk, FLEET);
-    // The image was made for a set that takes titles by cable; this one keeps none.
-    const { memory, refused } = loadByFile(promises, fit.image);
+    const without = structuredClone(FLEET);
+    for (const region of without.regions) region.cable = region.cable.filter((field) => field !== 'title');
+    const { memory, refused } = loadByFile(without, fit.image);
     expect(refused).toBeUndefined();
-    expect(memory.slots.get(1)?.title).toBe('');
-    expect(prepare(talk, promises).proof.proven).toBe(true);
+    expect(firstDifference(FLEET, fit.image, memory)).toMatchObject({
+      code: 'proof-differs',
+      field: 'name',
+      wanted: 'Kelp',
+      found: '',
+    });
   });
 });
 

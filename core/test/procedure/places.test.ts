@@ -1,6 +1,7 @@
+import { memoryAfter } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import { heldPlaces, placesOf, readMemory, writeMemory } from '@umbrex/core/formats';
-import { type HeldPlace, heldMemory, type Unit } from '@umbrex/core/model';
+import { heldFrom, readMemory, writeMemory } from '@umbrex/core/formats';
+import { type Held, type HeldPlace, heldMemory, heldOf, type Plan, type Unit } from '@umbrex/core/model';
 import { drawPlaces } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -8,10 +9,10 @@ import { PROVABLE, SHIPPED, shipped } from '../support/devices';
 import { anyPlan, channel, plan, unit } from '../support/plans';
 
 const PAGE = shipped('page-handheld');
-const state = (places: HeldPlace[], more: Partial<Unit> = {}) => ({
+const state = (places: readonly HeldPlace[], more: Partial<Unit> = {}, settings: Held['settings'] = {}) => ({
   keeps: [],
   accepts: [],
-  holds: { what: 'read' as const, on: '2026-11-01', places },
+  holds: { what: 'read' as const, on: '2026-11-01', places: [...places], settings: { ...settings } },
   ...more,
 });
 /** A place of the holder's own at the first free number. */
@@ -56,12 +57,14 @@ describe('what a set holds now', () => {
       { number: 5, values: { txTone: '99.9', colour: 'red' } },
       { number: 46, values: { title: 'NO RX' } },
     ];
-    const { notUnderstood } = heldMemory(PAGE, odd);
+    const { notUnderstood } = heldMemory(PAGE, { places: odd, settings: { beep: 'LOUD', colour: 'red' } });
     expect(notUnderstood.map(({ number, field, value }) => `${number} ${field} ${value}`)).toEqual([
       '900  ',
       '5 txTone 99.9',
       '5 colour red',
       '46 rx ',
+      'null beep LOUD',
+      'null colour red',
     ]);
     expect(prepare(plan([dispatch]), PAGE, state(odd)).proof).toMatchObject({
       proven: false,
@@ -71,14 +74,16 @@ describe('what a set holds now', () => {
       format: 'umbrex/memory@1',
       descriptionId: PAGE.id,
       slots: odd.map((place) => ({ ...place, label: '' })),
+      settings: { beep: 'LOUD' },
     };
     const read = readMemory(JSON.stringify(document));
     if (!read.ok) throw new Error('not read');
-    expect(heldPlaces(PAGE, read.value).findings.map(({ path }) => path)).toEqual([
+    expect(heldFrom(PAGE, read.value).findings.map(({ path }) => path)).toEqual([
       '/slots/0',
       '/slots/1/values/txTone',
       '/slots/1/values/colour',
       '/slots/2/values/rx',
+      '/settings/beep',
     ]);
   });
 });
@@ -89,15 +94,24 @@ it('places that were read count no more once somebody says that the set holds so
   expect([holds('read'), holds('factory'), holds('plan')]).toEqual([[CAMP], [], []]);
 });
 
+/** A plan with alert radios and settings of whole sets, as far as a kind has them. */
+const whole = (any: Plan): Plan => ({
+  ...any,
+  alerts: { areas: ['099001', '099002'], reach: 'list', weatherHz: 162_475_000 },
+  setup: {
+    'page-handheld': { beep: 0, light: 2 },
+    'bank-handheld': { bright: 4 },
+    'pocket-radio': { bell: 3 },
+  },
+});
+
 describe('from what is there to the plan', () => {
   it('after its sheet every device needs none: loaded, read back, and fitted again, nothing changes or goes', () => {
     fc.assert(
       fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
-        const { fit } = prepare(any, description);
-        const slots = new Map(fit.image.before.slots);
-        for (const [number, { values }] of fit.image.slots) slots.set(number, values);
-        const places = placesOf(description, { ...fit.image.before, slots });
-        const again = prepare(any, description, state(places));
+        const { fit } = prepare(whole(any), description);
+        const held = heldOf(description, memoryAfter(fit.image));
+        const again = prepare(whole(any), description, state(held.places, {}, held.settings));
         expect(again.sheet.steps).toEqual([]);
         expect(again.sheet.overwrites).toEqual([]);
         expect(again.fit.cells.map(({ slot }) => slot)).toEqual(fit.cells.map(({ slot }) => slot));
@@ -108,13 +122,15 @@ describe('from what is there to the plan', () => {
   it('from one plan to another, sheets prove themselves, and what goes is the old plan’s alone', () => {
     fc.assert(
       fc.property(fc.constantFrom(...PROVABLE), anyPlan, anyPlan, (description, first, second) => {
-        const { fit } = prepare(first, description);
-        const slots = new Map(fit.image.before.slots);
-        for (const [number, { values }] of fit.image.slots) slots.set(number, values);
-        const places = placesOf(description, { ...fit.image.before, slots });
-        const { proof, toAccept } = prepare(second, description, state(places));
+        const { fit } = prepare(whole(first), description);
+        const held = heldOf(description, memoryAfter(fit.image));
+        const { proof, toAccept } = prepare(
+          { ...second, alerts: { areas: ['099002', '299003'], reach: 'list', weatherHz: 162_550_000 } },
+          description,
+          state(held.places, {}, held.settings),
+        );
         expect(proof.firstDifference).toBeNull();
-        for (const number of toAccept) expect(places.map((place) => place.number)).toContain(number);
+        for (const number of toAccept) expect(held.places.map((place) => place.number)).toContain(number);
       }),
       { numRuns: 40 },
     );
@@ -124,7 +140,7 @@ describe('from what is there to the plan', () => {
       fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
         const { image } = prepare(any, description).fit;
         const read = readMemory(JSON.stringify(writeMemory(description, image.slots)));
-        expect(read.ok && heldPlaces(description, read.value).ok).toBe(true);
+        expect(read.ok && heldFrom(description, read.value).ok).toBe(true);
       }),
       { numRuns: 60 },
     );

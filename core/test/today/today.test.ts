@@ -64,7 +64,7 @@ describe('what needs somebody now', () => {
       'cells-unknown',
     ],
   ] as const)('%s', (_, more, code) => expect(Object.keys(due(more as never))).toContain(code));
-  it('an alert radio whose weekly test nobody heard for more than eight days (47 CFR 11.61: one each week)', () => {
+  it('an alert radio whose weekly test nobody heard for more than eight days (one is sent each week: NWS instruction 10-1712, from memory)', () => {
     const heard = (testHeard: string) => {
       const alerting = {
         ...well,

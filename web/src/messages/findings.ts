@@ -254,6 +254,10 @@ const WORDS: Words = {
     what: `Set to one area alone, it ignores ${f.areas.join(', ')}.`,
     help: 'Let the sets listen for a list, if the others count too.',
   }),
+  'alert-areas-kept': (f) => ({
+    what: `It also holds ${f.areas.join(', ')} of its own, and sounds for it.`,
+    help: 'Ask the holder whether it shall; if not, clear it by the set’s manual.',
+  }),
   'alert-areas-left-out': (f) => ({
     what: `It has no more places: ${f.areas.join(', ')} are left out.`,
     help: 'Put the areas that count most first.',
@@ -274,7 +278,7 @@ const WORDS: Words = {
     what:
       f.field === ''
         ? `Something was read at number ${f.number}, and this kind of set has no such place.`
-        : `At number ${f.number} “${f.value || 'nothing'}” was read as ${f.field}, which this kind of set cannot hold.`,
+        : `${f.number === null ? 'For the whole set' : `At number ${f.number}`} “${f.value || 'nothing'}” was read as ${f.field}, which this kind of set cannot hold.`,
     help: 'Read the set again, or correct the description.',
   }),
   'proof-setting-differs': (f) => ({

@@ -27,7 +27,7 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
       desk.workspace.id,
       description.id,
       version,
-      JSON.stringify([keeps, holds.places, accepts]),
+      JSON.stringify([keeps, holds, accepts]),
       planText,
     ];
     return sheets.of(key.join(' '), () => prepare(plan, description, unit));

@@ -5,7 +5,7 @@ import type { useHeldDesk } from './useHeldDesk';
 
 /** The choices on what goes, and the ways to say what the set holds now. */
 export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
-  const { unit, toAccept, findings, busy, takeFile, isDone, asFactory, saveFile } = props;
+  const { unit, toAccept, findings, takeFile, isDone, asFactory, saveFile } = props;
   return (
     <div className="space-y-6">
       {toAccept.length > 0 && <Accept {...props} />}
@@ -31,10 +31,10 @@ export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
           </div>
         )}
         <div className="mt-4 flex flex-wrap gap-2">
-          <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={isDone}>
+          <button type="button" className="btn btn-outline btn-sm" onClick={() => void isDone()}>
             Its sheet is done: it holds that now
           </button>
-          <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={asFactory}>
+          <button type="button" className="btn btn-outline btn-sm" onClick={() => void asFactory()}>
             It is as the factory left it
           </button>
           {unit.holds.places.length > 0 && (
@@ -48,16 +48,7 @@ export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
   );
 }
 
-function Accept({
-  unit,
-  toAccept,
-  chosen,
-  choose,
-  chooseAll,
-  accept,
-  keep,
-  busy,
-}: ReturnType<typeof useHeldDesk>) {
+function Accept({ unit, toAccept, chosen, choose, chooseAll, accept, keep }: ReturnType<typeof useHeldDesk>) {
   const none = chosen.size === 0;
   return (
     <section className="max-w-3xl rounded border-2 border-accent p-4" aria-labelledby="goes">
@@ -99,10 +90,15 @@ function Accept({
         ))}
       </ul>
       <div className="mt-3 flex flex-wrap gap-2">
-        <button type="button" className="btn btn-primary btn-sm" disabled={busy || none} onClick={accept}>
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          disabled={none}
+          onClick={() => void accept()}
+        >
           Let {chosen.size === 1 ? 'it' : 'them'} go
         </button>
-        <button type="button" className="btn btn-outline btn-sm" disabled={busy || none} onClick={keep}>
+        <button type="button" className="btn btn-outline btn-sm" disabled={none} onClick={() => void keep()}>
           Keep {chosen.size === 1 ? 'it' : 'them'} for {unit.nickname}
         </button>
       </div>

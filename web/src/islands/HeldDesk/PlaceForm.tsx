@@ -8,7 +8,7 @@ import type { useHeldDesk } from './useHeldDesk';
 const LEFT_OUT = '';
 
 /** One place written down as the set shows it, in its own words and order. */
-export function PlaceForm({ unit, description, takePlace, busy }: ReturnType<typeof useHeldDesk>) {
+export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof useHeldDesk>) {
   const [number, setNumber] = useState('');
   const [said, setSaid] = useState<Readonly<Record<string, string>>>({});
   const slot = slotsOf(description).find((candidate) => String(candidate.number) === number.trim());
@@ -64,7 +64,7 @@ export function PlaceForm({ unit, description, takePlace, busy }: ReturnType<typ
           )}
       </div>
       {slot && (
-        <button type="submit" className="btn btn-outline btn-sm mt-3" disabled={busy}>
+        <button type="submit" className="btn btn-outline btn-sm mt-3">
           Write down {slot.label}
         </button>
       )}

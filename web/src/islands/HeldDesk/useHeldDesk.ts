@@ -1,63 +1,52 @@
 import type { Finding } from '@umbrex/core/findings';
-import { heldPlaces, placesOf, readMemory, writeMemory } from '@umbrex/core/formats';
-import { type Description, type HeldPlace, heldMemory, type Native, type Unit } from '@umbrex/core/model';
-import { useState } from 'react';
-import { call, failureText, Refusal } from '../desk/api';
-import { $notice } from '../desk/deskStore';
+import { heldFrom, type MemoryDocument, readMemory, writeMemory } from '@umbrex/core/formats';
+import { type Description, type Held, type HeldPlace, heldMemory, type Unit } from '@umbrex/core/model';
+import { useEffect, useState } from 'react';
 import { saveFile } from '../desk/saveFile';
+import { useHeld } from '../desk/useHeld';
 
 export interface Initial {
   readonly unit: Unit;
   readonly version: number;
   readonly description: Description;
-  /** What each place shall hold, by its number. */
-  readonly wanted: readonly (readonly [number, Readonly<Record<string, Native>>])[];
+  /** What it holds once the steps of its sheet are done. */
+  readonly after: Held;
   /** Places of the holder's own that would go, with what they hold now. */
   readonly toAccept: readonly { number: number; label: string; now: string }[];
   readonly today: string;
 }
 
 /** What a set holds now: taken in from a file, written down place by place, or said to be what its sheet gives; and what may go. */
-export function useHeldDesk({ unit, version, description, wanted, toAccept, today }: Initial) {
+export function useHeldDesk({ unit, version, description, after, toAccept, today }: Initial) {
   const [findings, setFindings] = useState<readonly Finding[]>([]);
-  const [busy, setBusy] = useState(false);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const units = useHeld('/api/units', [{ value: unit, version }], {
+    titleOf: ({ nickname }) => nickname,
+    part: 'unit',
+  });
+  // What follows from what it holds is worked out by the server: a newer state is fetched with all of it.
+  const newest = units.held[0]?.version;
+  useEffect(() => {
+    if (newest !== version) window.location.reload();
+  }, [newest, version]);
 
-  const save = async (change: Partial<Unit>) => {
-    setBusy(true);
-    try {
-      await call('PUT', `/api/units/${unit.id}`, { version, unit: { ...unit, ...change } });
-      window.location.reload();
-    } catch (error) {
-      setBusy(false);
-      const isStale = error instanceof Refusal && error.status === 409;
-      $notice.set({
-        text: isStale
-          ? 'Somebody changed this device meanwhile. Load the page again, look, and do it once more.'
-          : failureText(error),
-        kind: 'failed',
-      });
-    }
-  };
-  const holds = (places: readonly HeldPlace[]) =>
-    save({ holds: { what: 'read', on: today, places: [...places] }, accepts: [] });
-  /** Takes places as read, after the description has understood each of them. */
-  const takePlaces = async (slots: readonly HeldPlace[]) => {
-    const document = { format: 'umbrex/memory@1' as const, descriptionId: description.id };
-    const read = heldPlaces(description, {
-      ...document,
-      slots: slots.map((slot) => ({ ...slot, label: '' })),
+  const save = (change: Partial<Unit>) => units.save({ ...unit, ...change }, version);
+  const asHeld = ({ places, settings }: Held) =>
+    save({
+      holds: { what: 'read', on: today, places: [...places], settings: { ...settings } },
+      accepts: [],
     });
+  /** Takes what was read, once the description has understood all of it. */
+  const take = async (document: MemoryDocument) => {
+    const read = heldFrom(description, document);
     setFindings(read.findings);
-    if (read.ok) await holds(read.value);
+    if (read.ok) await asHeld(read.value);
   };
-  const { memory } = heldMemory(description, unit.holds.places);
   return {
     unit,
     description,
     toAccept,
     findings,
-    busy,
     chosen,
     choose: (number: number, yes: boolean) =>
       setChosen(new Set(yes ? [...chosen, number] : [...chosen].filter((other) => other !== number))),
@@ -66,27 +55,30 @@ export function useHeldDesk({ unit, version, description, wanted, toAccept, toda
     keep: () => save({ keeps: [...new Set([...unit.keeps, ...chosen])].sort((a, b) => a - b) }),
     takeFile: async (file: File) => {
       const read = readMemory(await file.text());
-      if (!read.ok) return setFindings(read.findings);
-      const places = heldPlaces(description, read.value);
-      setFindings(places.findings);
-      if (places.ok) await holds(places.value);
+      if (read.ok) await take(read.value);
+      else setFindings(read.findings);
     },
     /** One place as somebody reads it off the set; in place of what stood there. */
     takePlace: (place: HeldPlace) =>
-      takePlaces([...unit.holds.places.filter(({ number }) => number !== place.number), place]),
+      take({
+        format: 'umbrex/memory@1',
+        descriptionId: description.id,
+        slots: [...unit.holds.places.filter(({ number }) => number !== place.number), place].map((one) => ({
+          ...one,
+          label: '',
+        })),
+        settings: unit.holds.settings,
+      }),
     /** The steps of the sheet are done: it holds what they give. */
-    isDone: () => {
-      const slots = new Map(memory.slots);
-      for (const [number, values] of wanted) slots.set(number, values);
-      return holds(placesOf(description, { ...memory, slots }));
-    },
-    asFactory: () => save({ holds: { what: 'factory', on: today, places: [] }, accepts: [] }),
+    isDone: () => asHeld(after),
+    asFactory: () => save({ holds: { what: 'factory', on: today, places: [], settings: {} }, accepts: [] }),
     saveFile: () => {
+      const { memory } = heldMemory(description, unit.holds);
       const filled = [...memory.slots].flatMap(([number, values]) =>
         values ? [[number, { values }] as const] : [],
       );
-      const text = `${JSON.stringify(writeMemory(description, new Map(filled)), null, 2)}\n`;
-      saveFile(`${unit.nickname}-holds.json`, text, 'application/json');
+      const document = writeMemory(description, new Map(filled), unit.holds.settings);
+      saveFile(`${unit.nickname}-holds.json`, `${JSON.stringify(document, null, 2)}\n`, 'application/json');
     },
   };
 }
