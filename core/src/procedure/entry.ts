@@ -1,4 +1,4 @@
-import type { Behaviour, Description } from '../model/index';
+import type { Behaviour, Description, ListItem, SlotValues } from '../model/index';
 import { mod } from './slotMove';
 
 /** Typed digits as a frequency in hertz, where the set takes so many and hears there; `undefined` for anything else. */
@@ -28,4 +28,29 @@ export function tapped(text: string, letters: string, isAgain: boolean, most: nu
     return text.slice(0, -1) + next;
   }
   return text.length < most ? text + (letters[0] ?? '') : undefined;
+}
+
+/** How many letters a name has on this set; 0 where it has none, or nobody knows. */
+export function nameLength({ names }: Pick<Description, 'names'>): number {
+  return typeof names === 'object' ? names.length : 0;
+}
+
+/** The place in a list of offsets of how far a frequency (hertz) lies from the one a slot receives on; `undefined` for no such offset. */
+export function offsetIndex(
+  { fields }: Description,
+  list: readonly ListItem[],
+  values: SlotValues,
+  hz: number | undefined,
+): number | undefined {
+  const frequency = fields.find(({ holds }) => holds === 'receiveHz');
+  const own = Number(values?.[frequency?.id ?? ''] ?? 0);
+  const index = hz === undefined ? -1 : list.findIndex(({ means }) => means === hz - own);
+  return index < 0 ? undefined : index;
+}
+
+/** A text with one of its letters turned on by so many places of a wheel that goes round. */
+export function turnedLetter(text: string, at: number, wheel: string, by: number): string {
+  const letters = [...text];
+  letters[at] = wheel[mod(wheel.indexOf(letters[at] ?? ' ') + by, wheel.length)] ?? ' ';
+  return letters.join('');
 }

@@ -4,6 +4,7 @@ export * from './events';
 export * from './places';
 export * from './proof';
 export * from './readBack';
+export type { Emission } from './sending';
 export * from './sheet';
 export * from './turns';
 export * from './virtual';

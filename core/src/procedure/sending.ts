@@ -1,5 +1,11 @@
 import type { Description, Field, ListItem, Slot, SlotValues } from '../model/index';
 
+/** What a set sent on the air: the frequency in hertz and when on its own clock. */
+export interface Emission {
+  readonly hz: number;
+  readonly atMs: number;
+}
+
 /** Where a set sends when its talk key is pressed on a place, in hertz; `null` where it sends nothing. */
 export function talkHz(
   description: Description,

@@ -27,6 +27,15 @@ export function slotAfter(slots: readonly Slot[], at: number, move: SlotMove, en
   }
 }
 
+/** Each slot of the present region with the one of the same position in its first bank. */
+export function firstBankCopies(slots: readonly Slot[], at: number): (readonly [Slot, Slot])[] {
+  const mine = slots.filter(({ region }) => region === slots[at]?.region);
+  return mine.flatMap((slot) => {
+    const first = mine.find(({ position }) => position === slot.position);
+    return first ? [[slot, first] as const] : [];
+  });
+}
+
 /** The remainder that is never negative. */
 export function mod(value: number, length: number): number {
   return length === 0 ? 0 : ((value % length) + length) % length;

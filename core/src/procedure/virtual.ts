@@ -3,7 +3,6 @@ import {
   type Behaviour,
   type Condition,
   type Description,
-  type Field,
   factoryMemory,
   factoryValues,
   type ListItem,
@@ -14,17 +13,12 @@ import {
   slotsOf,
   writtenLists,
 } from '../model/index';
-import { hzDigits, tapped, typedHz } from './entry';
+import { hzDigits, nameLength, offsetIndex, tapped, turnedLetter, typedHz } from './entry';
 import type { KeyEvent } from './events';
+import { enteredValue, isItemAllowed, itemField, itemValues } from './items';
 import { fillScreen } from './screen';
-import { talkHz } from './sending';
-import { mod, type SlotMove, slotAfter } from './slotMove';
-
-/** What a set sent on the air: the frequency in hertz and when on its own clock. */
-export interface Emission {
-  readonly hz: number;
-  readonly atMs: number;
-}
+import { type Emission, talkHz } from './sending';
+import { firstBankCopies, mod, type SlotMove, slotAfter } from './slotMove';
 
 /**
  * A virtual device: the behaviour of a description, run on a simulated clock. It takes key events and shows screen text; it
@@ -94,7 +88,7 @@ export class VirtualDevice {
       lists: this.lists,
       slot,
       values: this.values.get(slot.number) ?? null,
-      item: this.behaviour.items[this.item],
+      item: this.openItem(),
       itemValues: this.itemList(),
       entry: this.entry,
       draft: this.draft,
@@ -154,10 +148,7 @@ export class VirtualDevice {
       if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
       return (candidate.when ?? []).every((condition) => this.holds(condition, keyId));
     });
-    if (!row) {
-      this.heard.push('refused');
-      return;
-    }
+    if (!row) return this.refuse();
     for (const action of row.do ?? []) this.act(action, keyId);
     if (row.go) this.mode = row.go;
   }
@@ -165,7 +156,7 @@ export class VirtualDevice {
   private holds(condition: Condition, keyId: string): boolean {
     // `entry…` conditions look at the entry with the character of this key added, if it types one.
     const entry = this.entry + (this.behaviour.keys[keyId]?.char ?? '');
-    const item = this.behaviour.items[this.item];
+    const item = this.openItem();
     switch (condition.is) {
       case 'entryLength':
         return entry.length === condition.of;
@@ -178,7 +169,7 @@ export class VirtualDevice {
       case 'entryIs':
         return entry === condition.of;
       case 'entryIsOffset':
-        return this.offsetFrom(entry, condition.item) !== undefined;
+        return this.offsetFrom(entry, this.itemOf(condition.item)) !== undefined;
       case 'slotUsed':
         return (this.values.get(this.slot().number) ?? null) !== null;
       case 'entryIsValue':
@@ -207,16 +198,13 @@ export class VirtualDevice {
         return;
       case 'typeChar':
         if (key?.char !== undefined && this.entry.length < action.most) this.entry += key.char;
-        else this.heard.push('refused');
+        else this.refuse();
         return;
       case 'pickItem':
         this.pickItem(action.to);
         return;
       case 'openItem':
-        this.item = Math.max(
-          0,
-          this.behaviour.items.findIndex(({ number }) => number === action.item),
-        );
+        this.item = this.behaviour.items.findIndex(({ number }) => number === action.item);
         return;
       case 'readDraft':
         this.draft = this.readTarget();
@@ -234,13 +222,13 @@ export class VirtualDevice {
         const hz = this.frequencyFrom(this.entry);
         if (listed >= 0) this.draft = listed;
         else if (hz !== undefined) this.draft = hz;
-        else this.heard.push('refused');
+        else this.refuse();
         return;
       }
       case 'draftOffsetFromEntry': {
         const offset = this.offsetFrom(this.entry);
         if (offset !== undefined) this.draft = offset;
-        else this.heard.push('refused');
+        else this.refuse();
         return;
       }
       case 'draftTextFromEntry':
@@ -254,21 +242,21 @@ export class VirtualDevice {
         return;
       case 'firstLetter':
         this.cursor = 0;
-        if (this.behaviour.items[this.item]?.editor === 'digits')
+        if (this.openItem()?.editor === 'digits')
           this.draft =
             this.itemList()[Number(this.draft)]?.shown ?? String(this.draft || '').padStart(6, '0');
-        else this.draft = String(this.draft).padEnd(this.nameLength(), ' ').slice(0, this.nameLength());
+        else
+          this.draft = String(this.draft)
+            .padEnd(nameLength(this.description), ' ')
+            .slice(0, nameLength(this.description));
         return;
       case 'nextLetter':
         this.cursor = Math.min(this.cursor + 1, this.letterCount() - 1);
         return;
       case 'stepLetter': {
-        const isDigits = this.behaviour.items[this.item]?.editor === 'digits';
+        const isDigits = this.openItem()?.editor === 'digits';
         const wheel = isDigits ? '0123456789' : (this.behaviour.letterWheel ?? ' ');
-        const text = [...String(this.draft)];
-        text[this.cursor] =
-          wheel[mod(wheel.indexOf(text[this.cursor] ?? ' ') + action.by, wheel.length)] ?? ' ';
-        this.draft = text.join('');
+        this.draft = turnedLetter(String(this.draft), this.cursor, wheel, action.by);
         return;
       }
       case 'storeDraft':
@@ -288,7 +276,8 @@ export class VirtualDevice {
         this.saved = new Map(this.values);
         return;
       case 'copyFirstBank':
-        this.copyFirstBank();
+        for (const [slot, first] of firstBankCopies(this.slots, this.at))
+          this.values.set(slot.number, this.values.get(first.number) ?? null);
         return;
       case 'factoryReset': {
         const memory = factoryMemory(this.description);
@@ -310,43 +299,33 @@ export class VirtualDevice {
     }
   }
 
+  private refuse(): void {
+    this.heard.push('refused');
+  }
+
   private slot(): Slot {
     return this.slots[this.at] as Slot;
   }
 
-  private fieldOf(id: string): Field | undefined {
-    return this.description.fields.find((field) => field.id === id);
+  private openItem(): Behaviour['items'][number] | undefined {
+    return this.behaviour.items[this.item];
   }
 
-  /** The list of the present item's values; the slots themselves where the item picks the channel. */
-  private itemList(item = this.behaviour.items[this.item]): readonly ListItem[] {
-    const target = item?.target;
-    if (!target) return [];
-    switch (target.reach) {
-      case 'channel':
-        return this.lists[this.fieldOf(target.field)?.list ?? ''] ?? [];
-      case 'set':
-        return this.lists[this.description.settings.find((s) => s.id === target.setting)?.list ?? ''] ?? [];
-      case 'choice':
-        return this.slots.map((slot) => ({ shown: slot.label, typed: undefined, means: slot.number }));
-      default:
-        return target satisfies never;
-    }
+  private itemOf(number: string) {
+    return this.behaviour.items.find((item) => item.number === number);
+  }
+
+  private itemList(item = this.openItem()): readonly ListItem[] {
+    return itemValues(this.description, this.lists, this.slots, item);
   }
 
   private itemAllowed(): boolean {
-    const item = this.behaviour.items[this.item];
-    if (item?.target.reach !== 'channel') return item !== undefined;
-    const isFrequency = this.fieldOf(item.target.field)?.holds === 'receiveHz';
-    const values = this.values.get(this.slot().number) ?? null;
-    const { lockedWhen } = item;
-    if (lockedWhen && values?.[lockedWhen.field] === lockedWhen.value) return false;
-    const isReady = values !== null || isFrequency || item.first === true;
-    return this.slot().region.keypad.includes(item.target.field) && isReady;
+    const slot = this.slot();
+    return isItemAllowed(this.description, this.openItem(), slot, this.values.get(slot.number) ?? null);
   }
 
   private readTarget(): Native {
-    const target = this.behaviour.items[this.item]?.target;
+    const target = this.openItem()?.target;
     if (!target) return 0;
     if (target.reach === 'set') return this.settings[target.setting] ?? 0;
     if (target.reach === 'choice') return this.at;
@@ -354,36 +333,20 @@ export class VirtualDevice {
   }
 
   private store(): void {
-    const target = this.behaviour.items[this.item]?.target;
-    if (!target || !this.itemAllowed()) {
-      this.heard.push('refused');
-      return;
-    }
+    const target = this.openItem()?.target;
+    if (!target || !this.itemAllowed()) return this.refuse();
     if (target.reach === 'set') this.settings[target.setting] = Number(this.draft);
     else if (target.reach === 'choice') this.at = Number(this.draft);
     else {
       const number = this.slot().number;
-      const field = this.fieldOf(target.field);
-      const value = this.draftValue(field);
-      if (value === undefined) {
-        this.heard.push('refused');
-        return;
-      }
-      const before = this.values.get(number) ?? null;
-      const base =
-        before ?? factoryValues(this.description, field?.holds === 'receiveHz' ? Number(value) : 0);
-      this.values.set(number, { ...base, [target.field]: value });
+      const field = itemField(this.description, this.openItem());
+      const value = field && enteredValue(this.openItem(), field, this.itemList(), this.draft);
+      if (field === undefined || value === undefined) return this.refuse();
+      const receiveHz = field.holds === 'receiveHz' ? Number(value) : 0;
+      const base = this.values.get(number) ?? factoryValues(this.description, receiveHz);
+      this.values.set(number, { ...base, [field.id]: value });
     }
     this.heard.push('ok');
-  }
-
-  /** The draft as the slot holds it; `undefined` for digits that the list does not have. */
-  private draftValue(field: Field | undefined): Native | undefined {
-    if (field?.holds === 'name') return String(this.draft).trimEnd();
-    if (field?.holds === 'areaCode') return String(this.draft);
-    if (this.behaviour.items[this.item]?.editor !== 'digits') return this.draft;
-    const index = this.itemList().findIndex(({ shown }) => shown === this.draft);
-    return index < 0 ? undefined : index;
   }
 
   private pickItem(to: 'first' | 'entry' | 'next' | 'previous'): void {
@@ -395,29 +358,20 @@ export class VirtualDevice {
       previous: mod(this.item - 1, count),
     }[to];
     if (index >= 0) this.item = index;
-    else this.heard.push('refused');
+    else this.refuse();
   }
 
   private pickSlot(to: SlotMove): void {
     const index = slotAfter(this.slots, this.at, to, this.entry);
     if (index >= 0) this.at = index;
-    else this.heard.push('refused');
-  }
-
-  private copyFirstBank(): void {
-    const { region } = this.slot();
-    const mine = this.slots.filter((slot) => slot.region === region);
-    for (const slot of mine) {
-      const first = mine.find((other) => other.position === slot.position);
-      if (first) this.values.set(slot.number, this.values.get(first.number) ?? null);
-    }
+    else this.refuse();
   }
 
   private tapLetter(keyId: string, withinMs: number): void {
     const isAgain = this.tapped.key === keyId && this.nowMs - this.tapped.atMs < withinMs;
     const letters = this.behaviour.keys[keyId]?.letters ?? '';
-    const text = tapped(String(this.draft), letters, isAgain, this.nameLength());
-    if (text === undefined) this.heard.push('refused');
+    const text = tapped(String(this.draft), letters, isAgain, nameLength(this.description));
+    if (text === undefined) this.refuse();
     else this.draft = text;
     this.tapped = { key: keyId, atMs: this.nowMs };
   }
@@ -425,7 +379,7 @@ export class VirtualDevice {
   private transmit(): void {
     const slot = this.slot();
     const hz = talkHz(this.description, this.lists, slot, this.values.get(slot.number) ?? null);
-    if (hz === null) this.heard.push('refused');
+    if (hz === null) this.refuse();
     else this.sent.push({ hz, atMs: this.nowMs });
   }
 
@@ -433,25 +387,14 @@ export class VirtualDevice {
     return typedHz(this.behaviour, this.description, entry);
   }
 
-  /** The place in the item's list of how far a typed frequency lies from the slot's own. */
-  private offsetFrom(entry: string, itemNumber?: string): number | undefined {
-    const hz = this.frequencyFrom(entry);
-    const frequency = this.description.fields.find(({ holds }) => holds === 'receiveHz');
-    const own = Number(this.values.get(this.slot().number)?.[frequency?.id ?? ''] ?? 0);
-    const item = this.behaviour.items.find(({ number }) => number === itemNumber);
-    const list = this.itemList(item);
-    const index = hz === undefined ? -1 : list.findIndex(({ means }) => means === hz - own);
-    return index < 0 ? undefined : index;
+  private offsetFrom(entry: string, item = this.openItem()): number | undefined {
+    const values = this.values.get(this.slot().number) ?? null;
+    return offsetIndex(this.description, this.itemList(item), values, this.frequencyFrom(entry));
   }
 
   /** How many letters or digits are set one by one. */
   private letterCount(): number {
-    const isDigits = this.behaviour.items[this.item]?.editor === 'digits';
-    return isDigits ? String(this.draft).length : this.nameLength();
-  }
-
-  private nameLength(): number {
-    const rule = this.description.names;
-    return typeof rule === 'object' ? rule.length : 0;
+    const isDigits = this.openItem()?.editor === 'digits';
+    return isDigits ? String(this.draft).length : nameLength(this.description);
   }
 }
