@@ -148,9 +148,9 @@ export class VirtualDevice {
       if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
       return (candidate.when ?? []).every((condition) => this.holds(condition, keyId));
     });
-    if (!row) return this.refuse();
-    for (const action of row.do ?? []) this.act(action, keyId);
-    if (row.go) this.mode = row.go;
+    if (!row) this.refuse();
+    for (const action of row?.do ?? []) this.act(action, keyId);
+    if (row?.go) this.mode = row.go;
   }
 
   private holds(condition: Condition, keyId: string): boolean {
@@ -260,7 +260,7 @@ export class VirtualDevice {
         return;
       }
       case 'storeDraft':
-        this.store();
+        this.heard.push(this.store() ? 'ok' : 'refused');
         return;
       case 'pickSlot':
         this.pickSlot(action.to);
@@ -332,21 +332,23 @@ export class VirtualDevice {
     return this.values.get(this.slot().number)?.[target.field] ?? 0;
   }
 
-  private store(): void {
-    const target = this.openItem()?.target;
-    if (!target || !this.itemAllowed()) return this.refuse();
+  /** Stores what was entered, if the open item takes it here. */
+  private store(): boolean {
+    const item = this.openItem();
+    if (!item || !this.itemAllowed()) return false;
+    const { target } = item;
     if (target.reach === 'set') this.settings[target.setting] = Number(this.draft);
     else if (target.reach === 'choice') this.at = Number(this.draft);
     else {
-      const number = this.slot().number;
-      const field = itemField(this.description, this.openItem());
-      const value = field && enteredValue(this.openItem(), field, this.itemList(), this.draft);
-      if (field === undefined || value === undefined) return this.refuse();
+      const { number } = this.slot();
+      const field = itemField(this.description, item);
+      const value = field && enteredValue(item, field, this.itemList(), this.draft);
+      if (field === undefined || value === undefined) return false;
       const receiveHz = field.holds === 'receiveHz' ? Number(value) : 0;
       const base = this.values.get(number) ?? factoryValues(this.description, receiveHz);
       this.values.set(number, { ...base, [field.id]: value });
     }
-    this.heard.push('ok');
+    return true;
   }
 
   private pickItem(to: 'first' | 'entry' | 'next' | 'previous'): void {

@@ -1,5 +1,3 @@
-import { STATES } from './counties';
-
 /** One county or what stands for one, with the six digits that alert radios store for the whole of it. */
 export interface Area {
   /** `0SSCCC`: 0 for the whole, then state and county. Source: 47 CFR 11.31, location code PSSCCC. */
@@ -8,25 +6,48 @@ export interface Area {
   readonly state: string;
 }
 
-/** Every county of the states, the District, Puerto Rico and the islands, in the order of their codes. */
-export const AREAS: readonly Area[] = STATES.flatMap(([stateCode, state, counties]) =>
-  counties.split(';').map((entry) => ({
-    code: `0${stateCode}${entry.slice(0, 3)}`,
-    county: entry.slice(4),
-    state,
-  })),
-);
+interface Named {
+  readonly id?: string | number | undefined;
+  readonly properties: { readonly name: string };
+}
 
 /**
- * Searches the areas by county, by county and state (`lake, ohio`), or by their code with or without the part digit.
+ * The states and counties of a topology with the codes of ANSI INCITS 31 and 38, such as the us-atlas package has (US Census Bureau
+ * cartographic boundaries, edition of 2017; some have changed since: Alaska in 2019, Connecticut in 2022; marine areas are absent).
+ */
+export interface Atlas {
+  readonly objects: {
+    readonly states: { readonly geometries: readonly Named[] };
+    readonly counties: { readonly geometries: readonly Named[] };
+  };
+}
+
+/** Every county of the states, the District, Puerto Rico and the islands, in the order of their codes. */
+export function areasOf({ objects: { states, counties } }: Atlas): Area[] {
+  const state = new Map(states.geometries.map(({ id, properties }) => [String(id), properties.name]));
+  return counties.geometries
+    .map(({ id, properties }) => ({
+      code: `0${id}`,
+      county: properties.name,
+      state: state.get(String(id).slice(0, 2)) ?? '',
+    }))
+    .sort((a, b) => (a.code < b.code ? -1 : 1));
+}
+
+/**
+ * Searches areas by county, by county and state (`lake, ohio`), or by their code with or without the part digit.
  * @returns the first `most` in the order of their codes, and how many there are in all
  */
-export function searchAreas(text: string, most = 30): { areas: readonly Area[]; total: number } {
+export function searchAreas(
+  all: readonly Area[],
+  text: string,
+  most = 30,
+): { areas: readonly Area[]; total: number } {
   const words = text.trim().toLowerCase();
   if (words === '') return { areas: [], total: 0 };
   const [county = '', state = ''] = words.split(',').map((part) => part.trim());
   const digits = /^\d{5,6}$/.test(words) ? words.padStart(6, '0') : undefined;
-  const found = AREAS.filter((area) =>
+  const found = all.filter((area) =>
     digits
       ? area.code.slice(1) === digits.slice(1)
       : area.county.toLowerCase().startsWith(county) && area.state.toLowerCase().startsWith(state),
