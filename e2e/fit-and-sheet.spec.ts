@@ -224,12 +224,20 @@ test('two devices are held side by side, with only what they do differently', as
   await page.getByLabel('Hold side by side').selectOption('Page hand-held');
   await page.getByRole('combobox', { name: 'and', exact: true }).selectOption('Plain hand-held');
   await expect(page.getByRole('columnheader')).toHaveCount(3);
-  await expect(page.getByRole('status').filter({ hasText: 'channels come out differently' })).toBeVisible();
+  const count = async () =>
+    Number(
+      /^(\d+) of/.exec(
+        await page.getByRole('status').filter({ hasText: 'channels come out differently' }).textContent(),
+      )?.[1],
+    );
+  const inWhatTheyDo = await count();
   // One hears the weather in its factory places, the other not at all.
   await page
     .getByRole('table')
     .evaluate((table) => table.parentElement?.scrollTo(0, table.parentElement.scrollHeight));
   await expect(page.getByRole('row', { name: /Weather 162\.550/ })).toBeVisible();
+  await page.getByLabel('also another place or name').check();
+  await expect.poll(count).toBeGreaterThan(inWhatTheyDo);
   await page.getByLabel('Hold side by side').selectOption('no two devices');
   await expect(page.getByRole('columnheader', { name: /Pocket radio/ })).toBeVisible();
 });

@@ -128,6 +128,9 @@ export function heldFrom(description: Description, read: MemoryDocument): Result
   const other = otherKind(description, read);
   if (other) return { ok: false, findings: [other] };
   const index = new Map(read.slots.map(({ number }, i) => [number, i]));
+  const titles = new Map(
+    [...description.fields, ...description.settings].map(({ id, title }) => [id, title]),
+  );
   const { memory, notUnderstood } = heldMemory(description, { places: read.slots, settings: read.settings });
   const findings = notUnderstood.map(
     ({ number, field, value }): Finding => ({
@@ -138,7 +141,7 @@ export function heldFrom(description: Description, read: MemoryDocument): Result
       detail:
         field === ''
           ? `no place ${number} in this kind of set`
-          : `${value || 'nothing'} cannot be its ${field}`,
+          : `“${value || 'nothing'}” cannot be its ${titles.get(field) ?? `${field}, which it does not have`}`,
     }),
   );
   if (findings.length > 0) return { ok: false, findings: findings.slice(0, 20) };

@@ -62,8 +62,10 @@ export function heldMemory(
     const frequency = description.fields.find(({ holds }) => holds === 'receiveHz');
     const hasFrequency =
       slot.region.content.kind !== 'free' || !frequency || read[frequency.id] !== undefined;
-    if (!hasFrequency) notUnderstood.push({ number, field: frequency?.id ?? '', value: '' });
-    else slots.set(number, { ...factoryValues(description, slot.fixed ? undefined : 0), ...read });
+    if (!hasFrequency && frequency && values[frequency.id] === undefined)
+      notUnderstood.push({ number, field: frequency.id, value: '' });
+    else if (hasFrequency)
+      slots.set(number, { ...factoryValues(description, slot.fixed ? undefined : 0), ...read });
   }
   const settings = { ...factory.settings };
   for (const [id, shown] of Object.entries(held.settings)) {
@@ -137,6 +139,12 @@ function nativeReader(
     }
     if (field.holds === 'name') return String(value);
     if (field.holds === 'areaCode') return /^\d{6}$/.test(String(value)) ? String(value) : undefined;
-    return typeof value === 'number' && Number.isInteger(value) && value >= 0 ? value : undefined;
+    return typeof value === 'number' && canHear(description, value) ? value : undefined;
   };
+}
+
+/** Whether a frequency (hertz) can be entered on a set at all; where nobody knows what it hears, any that is whole. */
+export function canHear({ receive }: Pick<Description, 'receive'>, hz: number): boolean {
+  if (receive === 'unknown') return Number.isInteger(hz) && hz > 0;
+  return hz % receive.stepHz === 0 && receive.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
 }

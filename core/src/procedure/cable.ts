@@ -2,6 +2,7 @@ import type { Finding } from '../findings/index';
 import type { Image } from '../fit/index';
 import { type MemoryDocument, readMemory, writeMemory } from '../formats/memory';
 import {
+  canHear,
   type Description,
   type Field,
   factoryMemory,
@@ -75,7 +76,7 @@ export class CableSet {
       const index = this.lists[field.list]?.findIndex(({ shown }) => shown === String(value)) ?? -1;
       return index < 0 ? undefined : index;
     }
-    const { names, receive } = this.description;
+    const { names } = this.description;
     if (field.holds === 'name') {
       if (typeof names !== 'object') return undefined;
       const text = String(value);
@@ -83,12 +84,7 @@ export class CableSet {
         ? text.slice(0, names.length)
         : undefined;
     }
-    const isHeard =
-      typeof value === 'number' &&
-      receive !== 'unknown' &&
-      value % receive.stepHz === 0 &&
-      receive.bands.some(({ fromHz, toHz }) => value >= fromHz && value <= toHz);
-    return isHeard ? value : undefined;
+    return typeof value === 'number' && canHear(this.description, value) ? value : undefined;
   }
 }
 

@@ -27,7 +27,6 @@ import { firstBankCopies, mod, type SlotMove, slotAfter } from './slotMove';
 export class VirtualDevice {
   private readonly behaviour: Behaviour;
   private readonly slots: readonly Slot[];
-  private readonly order: readonly number[];
   private readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   private values: Map<number, SlotValues>;
   /** What it would still hold with its cell taken out, where it saves only when it is switched off. */
@@ -56,13 +55,12 @@ export class VirtualDevice {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
     this.slots = slotsOf(description);
-    this.order = this.slots.map((slot) => slot.number);
     this.lists = writtenLists(description);
     this.values = new Map(memory.slots);
     this.saved = memory.slots;
     this.settings = { ...memory.settings };
     this.mode = this.behaviour.start;
-    this.at = this.order.indexOf(this.behaviour.startNumber);
+    this.at = this.slots.findIndex(({ number }) => number === this.behaviour.startNumber);
     if (this.at < 0) throw new RangeError(`startNumber: ${this.behaviour.startNumber}`);
   }
 
@@ -161,7 +159,7 @@ export class VirtualDevice {
       case 'entryLength':
         return entry.length === condition.of;
       case 'entryIsSlot':
-        return this.order.includes(Number(entry));
+        return this.slots.some(({ number }) => number === Number(entry));
       case 'entryIsItem':
         return this.behaviour.items.some((candidate) => candidate.number === entry);
       case 'entryIsFrequency':

@@ -56,6 +56,7 @@ describe('what a set holds now', () => {
       { number: 900, values: {} },
       { number: 5, values: { txTone: '99.9', colour: 'red' } },
       { number: 46, values: { title: 'NO RX' } },
+      { number: 47, values: { rx: 999_500_000 } },
     ];
     const { notUnderstood } = heldMemory(PAGE, { places: odd, settings: { beep: 'LOUD', colour: 'red' } });
     expect(notUnderstood.map(({ number, field, value }) => `${number} ${field} ${value}`)).toEqual([
@@ -63,6 +64,7 @@ describe('what a set holds now', () => {
       '5 txTone 99.9',
       '5 colour red',
       '46 rx ',
+      '47 rx 999500000',
       'null beep LOUD',
       'null colour red',
     ]);
@@ -83,6 +85,7 @@ describe('what a set holds now', () => {
       '/slots/1/values/txTone',
       '/slots/1/values/colour',
       '/slots/2/values/rx',
+      '/slots/3/values/rx',
       '/settings/beep',
     ]);
   });

@@ -181,7 +181,16 @@ function Head({
 }
 
 /** The choice of two devices to be held side by side. */
-function Compare({ allColumns, pair, setPair, isCompared, rows, plan }: ReturnType<typeof useFitBoard>) {
+function Compare({
+  allColumns,
+  pair,
+  setPair,
+  placesToo,
+  setPlacesToo,
+  isCompared,
+  rows,
+  plan,
+}: ReturnType<typeof useFitBoard>) {
   if (allColumns.length < 2) return null;
   const options = (without: string, none: string) =>
     [
@@ -208,11 +217,22 @@ function Compare({ allColumns, pair, setPair, isCompared, rows, plan }: ReturnTy
         />
       )}
       {isCompared && (
-        <p role="status" className="pb-1 text-[0.93rem]">
-          {differ === 0
-            ? 'They do the same with every channel, at the same places.'
-            : `${differ} of ${plan.channels.length} channels come out differently: in what they can do, place or name.`}
-        </p>
+        <>
+          <label className="flex items-center gap-2 pb-1 text-[0.93rem]">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={placesToo}
+              onChange={(event) => setPlacesToo(event.target.checked)}
+            />
+            also another place or name
+          </label>
+          <p role="status" className="pb-1 text-[0.93rem]">
+            {differ === 0
+              ? 'They do the same with every channel.'
+              : `${differ} of ${plan.channels.length} channels come out differently.`}
+          </p>
+        </>
       )}
     </div>
   );

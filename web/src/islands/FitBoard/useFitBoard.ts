@@ -56,6 +56,8 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   const [only, setOnly] = useState<ReadonlySet<Verdict>>(new Set(VERDICTS));
   const [dense, setDense] = useState(false);
   const [pair, setPair] = useState<readonly [string, string]>(['', '']);
+  /** Whether another place or name counts as a difference too, or only what the two can do. */
+  const [placesToo, setPlacesToo] = useState(false);
 
   const allColumns = useMemo(() => {
     const byUnit = new Map(units.map((unit) => [unit.id, unit]));
@@ -102,7 +104,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
 
   const rows = useMemo(() => {
     const shown = (channel: Channel) =>
-      (!one || !other || !isAlike(one.cells.get(channel.id), other.cells.get(channel.id))) &&
+      (!one || !other || !isAlike(one.cells.get(channel.id), other.cells.get(channel.id), placesToo)) &&
       (only.size === VERDICTS.length ||
         board.kinds.some((kind) =>
           kind.cells.some((cell) => cell.channelId === channel.id && only.has(cell.verdict)),
@@ -113,7 +115,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
         channels: plan.channels.filter((channel) => channel.groupId === group.id && shown(channel)),
       }))
       .filter(({ channels }) => channels.length > 0);
-  }, [plan, board, only, one, other]);
+  }, [plan, board, only, one, other, placesToo]);
   const order = useMemo(() => rows.flatMap(({ channels }) => channels), [rows]);
 
   const lines = useMemo(
@@ -206,6 +208,8 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     allColumns,
     pair,
     setPair,
+    placesToo,
+    setPlacesToo,
     isCompared: one !== undefined && other !== undefined,
     rows,
     place: at,
@@ -225,9 +229,10 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   };
 }
 
-/** Whether two devices do the same with a channel, at the same place and under the same name. */
-function isAlike(a: Cell | undefined, b: Cell | undefined): boolean {
-  return a?.verdict === b?.verdict && a?.slot?.label === b?.slot?.label && a?.name === b?.name;
+/** Whether two devices do the same with a channel; with `placesToo` also at the same place and under the same name. */
+function isAlike(a: Cell | undefined, b: Cell | undefined, placesToo: boolean): boolean {
+  if (a?.verdict !== b?.verdict) return false;
+  return !placesToo || (a?.slot?.label === b?.slot?.label && a?.name === b?.name);
 }
 
 export const cellId = (place: Place): string => `cell-${place.channelId}-${place.column}`;

@@ -143,16 +143,17 @@ function ThisPlan({ plan, desk, importFile, importFindings, removePlan }: Return
       </section>
       <section className="border-t border-base-300 pt-4">
         <h2 className="mb-2 font-bold">On paper, and as a file</h2>
-        <a className="btn btn-outline btn-sm mb-2" href={`/plans/${plan.id}/list`}>
-          A list to print
-        </a>
-        <br />
-        <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export`} download>
-          Save as JSON
-        </a>
-        <a className="btn btn-outline btn-sm ml-2" href={`/api/plans/${plan.id}/export?public`} download>
-          For the public, secret tones masked
-        </a>
+        <p className="flex flex-wrap gap-2">
+          <a className="btn btn-outline btn-sm" href={`/plans/${plan.id}/list`}>
+            A list to print
+          </a>
+          <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export`} download>
+            Save as JSON
+          </a>
+          <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export?public`} download>
+            For the public, secret tones masked
+          </a>
+        </p>
         {desk.mayEdit && (
           <>
             <TakeInFile
