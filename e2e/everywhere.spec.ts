@@ -55,8 +55,11 @@ for (const view of [...VIEWS, 'a sheet', 'what a set holds'])
     }
     expect(await axeFindings(page), 'watch').toEqual([]);
     await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'chart'));
-    // Colours of buttons change over a moment.
-    await page.waitForTimeout(400);
+    // Colours of buttons change over a moment, on a busy machine a longer one.
+    await page.evaluate(async () => {
+      await new Promise(requestAnimationFrame);
+      await Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined)));
+    });
     expect(await axeFindings(page, COLOUR_RULES), 'chart').toEqual([]);
   });
 

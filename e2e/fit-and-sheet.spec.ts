@@ -227,7 +227,8 @@ test('two devices are held side by side, with only what they do differently', as
   const count = async () =>
     Number(
       /^(\d+) of/.exec(
-        await page.getByRole('status').filter({ hasText: 'channels come out differently' }).textContent(),
+        (await page.getByRole('status').filter({ hasText: 'channels come out differently' }).textContent()) ??
+          '',
       )?.[1],
     );
   const inWhatTheyDo = await count();

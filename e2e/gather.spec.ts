@@ -156,12 +156,18 @@ test('a role is changed only once it is saved, and nobody is taken out by one sl
   await ready(page);
   await expect(role).toHaveValue('observer');
   await role.selectOption('member');
-  await page.getByRole('button', { name: 'Save County office' }).click();
+  const save = async () => {
+    // Once it is saved, the page is shown anew.
+    await Promise.all([
+      page.waitForEvent('load'),
+      page.getByRole('button', { name: 'Save County office' }).click(),
+    ]);
+    await ready(page);
+  };
+  await save();
   await expect(page.getByRole('button', { name: 'Save County office' })).toHaveCount(0);
-  await ready(page);
   await role.selectOption('observer');
-  await page.getByRole('button', { name: 'Save County office' }).click();
-  await ready(page);
+  await save();
   const line = page.getByRole('listitem').filter({ hasText: 'County office' }).first();
   await line.getByRole('button', { name: 'Take out' }).click();
   await line.getByRole('button', { name: 'No', exact: true }).click();

@@ -46,8 +46,12 @@ export async function open(page: Page, path: string): Promise<void> {
   await ready(page);
 }
 
-/** Waits until the islands have come alive: React has taken over their elements, and their effects have run. */
+/** Waits until the islands have come alive: React has taken over their elements, and their effects have run. A page that goes away meanwhile is waited for anew. */
 export async function ready(page: Page): Promise<void> {
+  await expect(() => alive(page)).toPass();
+}
+
+async function alive(page: Page): Promise<void> {
   await page.waitForFunction(() =>
     [...document.querySelectorAll('astro-island')].every((island) => {
       const first = island.querySelector('button, input, select, div');

@@ -7,6 +7,10 @@ server.server.once('error', (error) => {
   process.exit(1);
 });
 
+// Longer than a proxy or client keeps an idle connection, so that none sends into one that is just being closed.
+server.server.keepAliveTimeout = 65_000;
+server.server.headersTimeout = 66_000;
+
 let stopping = false;
 for (const signal of ['SIGTERM', 'SIGINT']) {
   process.on(signal, () => {

@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { reviewPlan } from '@umbrex/core/check';
 import type { Finding } from '@umbrex/core/findings';
 import { fitDevice, fitPlan, numberFleet, numberingKinds, numberingWishes } from '@umbrex/core/fit';
-import { prepare, talkers } from '@umbrex/core/flow';
+import { prepare, talkers, triedAs } from '@umbrex/core/flow';
 import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
 import type { Description, Plan } from '@umbrex/core/model';
 import { adviseTones } from '@umbrex/core/tones';
@@ -140,7 +140,7 @@ export function provePatterns([path = DEMO_PLAN, ...more]: readonly string[]): O
   const plan = readFile(path, readPlan);
   if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
   const patterns = shippedDescriptions().map((description) => {
-    const { sheet, proof } = prepare(plan.value, description);
+    const { sheet, proof } = prepare(plan.value, description, triedAs(description, plan.value));
     return {
       id: description.id,
       proven: proof.proven,
@@ -154,7 +154,7 @@ export function provePatterns([path = DEMO_PLAN, ...more]: readonly string[]): O
 
 function proveAll(plan: Plan, devices: readonly Description[]): Outcome {
   const json = devices.map((device) => {
-    const { sheet, proof } = prepare(plan, device);
+    const { sheet, proof } = prepare(plan, device, triedAs(device, plan));
     return {
       device: device.id,
       steps: sheet.steps.length,

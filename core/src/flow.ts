@@ -1,6 +1,14 @@
 import type { Finding } from './findings/index';
 import { type Cell, type Fit, fitDevice, fitPlan } from './fit/index';
-import { type Channel, type Description, heldMemory, ownPlaces, type Plan, type Unit } from './model/index';
+import {
+  type Channel,
+  type Description,
+  heldMemory,
+  kindOf,
+  ownPlaces,
+  type Plan,
+  type Unit,
+} from './model/index';
 import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
 
 /** A device's part of the plan, ready for its holder: where everything goes, the steps, and whether they are proven. */
@@ -12,13 +20,13 @@ export interface Prepared {
   readonly toAccept: readonly number[];
 }
 
-/** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, and which of that may go. */
-export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'>;
+/** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, which of that may go, and for a repeater its channel. */
+export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & Partial<Pick<Unit, 'carries'>>;
 
 /** The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state. */
 export function prepare(plan: Plan, description: Description, unit?: UnitState): Prepared {
   const { memory, notUnderstood } = heldMemory(description, unit?.holds ?? { places: [], settings: {} });
-  const fit = fitPlan(plan, fitDevice(description, memory, unit?.keeps ?? []));
+  const fit = fitPlan(plan, fitDevice(description, memory, unit?.keeps ?? [], unit?.carries ?? null));
   const written = writeSheet(description, fit.image);
   const strange = notUnderstood.map(
     (what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what }),
@@ -31,6 +39,18 @@ export function prepare(plan: Plan, description: Description, unit?: UnitState):
     sheet,
     proof: prove(description, fit.image, sheet),
     toAccept: sheet.overwrites.filter((number) => own.has(number) && !accepted.has(number)),
+  };
+}
+
+/** What a kind of device needs to be known of it to be tried on a plan: a repeater carries the plan's first pair. */
+export function triedAs(description: Description, plan: Plan): UnitState | undefined {
+  if (description.kind !== 'repeater') return undefined;
+  const pair = plan.channels.find((channel) => kindOf(channel) === 'repeater');
+  return {
+    keeps: [],
+    accepts: [],
+    holds: { what: 'factory', on: 'unknown', places: [], settings: {} },
+    carries: pair?.id ?? null,
   };
 }
 
@@ -61,6 +81,7 @@ export function decisive(cell: Cell): Finding | undefined {
 export function talkers(channel: Channel, plan: Plan, descriptions: readonly Description[]): Description[] {
   const bare: Channel = { ...channel, transmitTone: 'off', receiveTone: 'off' };
   return descriptions.filter((description) => {
+    if (description.kind === 'repeater') return false;
     const [cell] = fitPlan({ ...plan, channels: [bare], numbering: null }, fitDevice(description)).cells;
     return cell?.verdict === 'full' || cell?.verdict === 'adapted' || cell?.verdict === 'unknown';
   });

@@ -7,6 +7,7 @@ import * as accounts from './20261127_accounts';
 import * as roster from './20261128_roster';
 import * as numbering from './20261129_numbering';
 import * as alerts from './20261130_alerts';
+import * as networks from './20261201_networks';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -18,6 +19,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261128_roster', migration: roster },
   { name: '20261129_numbering', migration: numbering },
   { name: '20261130_alerts', migration: alerts },
+  { name: '20261201_networks', migration: networks },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

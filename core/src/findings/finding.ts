@@ -31,6 +31,14 @@ export type Finding = Common &
     | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }
     | { readonly code: 'receive-unknown' }
     | { readonly code: 'mode-not-here'; readonly mode: string }
+    | { readonly code: 'trunk-not-here'; readonly network: string }
+    | { readonly code: 'only-networks' }
+    /** The set is told of it by the control channel. */
+    | { readonly code: 'trunk-calls'; readonly network: string }
+    | { readonly code: 'tower-not-local'; readonly network: string }
+    | { readonly code: 'tower-unknown'; readonly network: string }
+    | { readonly code: 'pair-unknown' }
+    | { readonly code: 'not-its-pair' }
     | { readonly code: 'listen-only-by-plan' }
     | { readonly code: 'no-repeater-input'; readonly inputHz: number; readonly outputHz: number }
     | { readonly code: 'talk-goes-out-on-output'; readonly transmitHz: number }

@@ -1,4 +1,5 @@
 import {
+  type Channel,
   type Description,
   type Field,
   factoryMemory,
@@ -10,6 +11,7 @@ import {
   slotsOf,
   writtenLists,
 } from '../model/index';
+import { isMeantFor } from './belongs';
 
 /** A description made ready for many look-ups: slots, lists written out, fields by what they hold, factory memory. */
 export interface FitDevice {
@@ -24,6 +26,8 @@ export interface FitDevice {
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   readonly field: Readonly<Partial<Record<Holds, Field>>>;
   readonly present: Memory;
+  /** For a repeater, the channel of the plan that it carries; `null` where nobody has said which. */
+  readonly carries: string | null;
   /** Channel names as this device shortens them, as far as they were asked for. */
   readonly shortNames: Map<string, string>;
 }
@@ -31,11 +35,13 @@ export interface FitDevice {
 /**
  * Prepares a description for the fit; the present memory is the factory's unless another is given.
  * @param keeps memory numbers that the holder keeps for themselves: no channel goes there
+ * @param carries for a repeater, the id of its channel
  */
 export function fitDevice(
   description: Description,
   present: Memory = factoryMemory(description),
   keeps: readonly number[] = [],
+  carries: string | null = null,
 ): FitDevice {
   const kept = new Set(keeps);
   const slots = slotsOf(description).filter((slot) => !kept.has(slot.number));
@@ -64,6 +70,7 @@ export function fitDevice(
     lists: writtenLists(description),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
     present,
+    carries,
     shortNames: new Map(),
   };
 }
@@ -76,12 +83,18 @@ export function valuesOf(device: FitDevice, holds: Holds): readonly ListItem[] |
   return device.lists[field.list] ?? 'unknown';
 }
 
-/** The free slots for a frequency (hertz): those that have it now, the empty ones, and last those that hold something else. */
-export function freeSlotsFor({ freeSlots, filled }: FitDevice, receiveHz: number): readonly Slot[] {
-  if (filled.size === 0) return freeSlots;
+/** The free slots for a channel: those that have its frequency now, the empty ones, and last those that hold something else. */
+export function freeSlotsFor({ freeSlots, filled }: FitDevice, channel: Channel): readonly Slot[] {
+  const meant = freeSlots.filter((slot) => isMeantFor(slot, channel));
+  if (filled.size === 0) return meant;
   const rank = ({ number }: Slot) => {
     const has = filled.get(number);
-    return has === receiveHz ? 0 : has === undefined ? 1 : 2;
+    return has === channel.receiveHz ? 0 : has === undefined ? 1 : 2;
   };
-  return freeSlots.toSorted((a, b) => rank(a) - rank(b));
+  return meant.toSorted((a, b) => rank(a) - rank(b));
+}
+
+/** The fixed slots that receive where a channel does. */
+export function fixedSlotsOn({ slotsOn }: FitDevice, channel: Channel): readonly Slot[] {
+  return (slotsOn.get(channel.receiveHz) ?? []).filter((slot) => isMeantFor(slot, channel));
 }

@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/index';
 import type { Channel, Memory, Native, Plan, SlotContent, SlotValues } from '../model/index';
 import { fitAlerts } from './alerts';
+import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, uniqueName } from './names';
@@ -76,15 +77,18 @@ export function fitPlan(
   const names = new Set<string>();
   const cells = new Map<string, Cell>();
   const numbers = plan.numbering?.numbers ?? {};
+  const blocks = new NetworkBlocks(device);
   for (const judgement of judged) {
     const placement = atItsNumber(judgement, numbers[judgement.channel.id]);
     const fits = placement && (placement.slot.fixed || !isAtCapacity(device, used));
-    if (fits && !used.has(placement.slot.number))
+    if (fits && !used.has(placement.slot.number) && blocks.allows(judgement.channel, placement.slot)) {
+      blocks.take(judgement.channel, placement.slot);
       cells.set(judgement.channel.id, take(device, judgement, placement, used, names));
+    }
   }
   for (const judgement of inTurn(judged, device, plan.channels))
     if (!cells.has(judgement.channel.id))
-      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels));
+      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, blocks));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   const alerts = fitAlerts(plan.alerts ?? null, device);
   for (const [number, wanted] of alerts.places) used.set(number, wanted);
@@ -178,6 +182,7 @@ function settle(
   used: Map<number, WantedSlot>,
   names: Set<string>,
   channels: readonly Channel[],
+  blocks: NetworkBlocks,
 ): Cell {
   const { channel, outcome, reasons } = judgement;
   const cell = (verdict: Verdict, findings: readonly Finding[]): Cell => ({
@@ -192,12 +197,15 @@ function settle(
   const isFull = isAtCapacity(device, used);
   for (const slot of judgement.slots) {
     const there = used.get(slot.number);
-    if (!there && isFull && !slot.fixed) continue;
+    if (!there && ((isFull && !slot.fixed) || !blocks.allows(channel, slot))) continue;
     const content = judgement.contentAt(slot);
     if (!content || (there && !slot.fixed && !sameContent(there.content, content))) continue;
     const placement = judgement.at(slot);
     if (!placement) continue;
-    if (!there) return take(device, judgement, placement, used, names);
+    if (!there) {
+      blocks.take(channel, slot);
+      return take(device, judgement, placement, used, names);
+    }
     if (sameContent(there.content, content))
       return share(device, judgement, placement, there, used, channels);
     if (!blocked) {

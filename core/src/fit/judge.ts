@@ -8,7 +8,8 @@ import {
   wantedReceiveTone,
 } from '../model/index';
 import { type RuleContext, transmitRule } from '../rules/index';
-import { type FitDevice, freeSlotsFor } from './device';
+import { belonging } from './belongs';
+import { type FitDevice, fixedSlotsOn, freeSlotsFor } from './device';
 import { isReceiveOnly, type Placement, placeListen, placeTalk } from './place';
 import { chooseTones } from './tones';
 
@@ -64,7 +65,15 @@ function inSlots(
 }
 
 /** Judges one channel on one device: may it transmit, can it reach the pair, has it the tones, can it at least hear. */
-export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): Judgement {
+export function judge(device: FitDevice, wanted: Channel, policy: FitPolicy): Judgement {
+  const belongs = belonging(device, wanted);
+  if (!('as' in belongs))
+    return { channel: wanted, outcome: belongs.outcome, reasons: [belongs.reason], ...none };
+  return { ...judgeAs(device, belongs.as, wanted, policy), channel: wanted };
+}
+
+/** The same for a channel as the set has to hold it; the law is asked about the one in the plan. */
+function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: FitPolicy): Judgement {
   const wantedReceive = wantedReceiveTone(channel, policy.receivePolicy);
   const listen = (reasons: readonly Finding[]): Judgement =>
     judgeListening(device, channel, wantedReceive, reasons);
@@ -82,7 +91,7 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
   if (device.description.transmit === 'unknown')
     return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);
 
-  const rule = transmitRule(channel, device.description, policy);
+  const rule = transmitRule(planned, device.description, policy);
   const slots = talkSlots(device, channel);
   if (slots.length === 0) {
     const reason: Finding =
@@ -93,7 +102,7 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
             inputHz: channel.transmitHz,
             outputHz: channel.receiveHz,
           }
-        : device.slotsOn.has(channel.receiveHz)
+        : fixedSlotsOn(device, channel).length > 0
           ? { code: 'fixed-receive-only', severity: 'error' }
           : device.hiddenOn.has(channel.receiveHz)
             ? { code: 'only-hidden-tone', severity: 'error' }
@@ -126,18 +135,14 @@ export function judge(device: FitDevice, channel: Channel, policy: FitPolicy): J
 
 /** The slots whose pair this is, then the free ones when the set can transmit there. */
 function talkSlots(device: FitDevice, channel: Channel): Slot[] {
-  const fixed = (device.slotsOn.get(channel.receiveHz) ?? []).filter(
-    (slot) => slot.fixed?.transmitHz === channel.transmitHz,
-  );
+  const fixed = fixedSlotsOn(device, channel).filter((slot) => slot.fixed?.transmitHz === channel.transmitHz);
   const transmit = device.description.transmit;
   const hz = channel.transmitHz;
   const inBand =
     transmit !== 'unknown' &&
     hz !== null &&
     transmit.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
-  return inBand
-    ? [...fixed, ...freeSlotsFor(device, channel.receiveHz).filter((slot) => !isReceiveOnly(slot))]
-    : fixed;
+  return inBand ? [...fixed, ...freeSlotsFor(device, channel).filter((slot) => !isReceiveOnly(slot))] : fixed;
 }
 
 function judgeListening(
@@ -146,12 +151,12 @@ function judgeListening(
   wantedReceive: string,
   reasons: readonly Finding[],
 ): Judgement {
-  const there = device.slotsOn.get(channel.receiveHz) ?? [];
+  const there = fixedSlotsOn(device, channel);
   const silent = there.filter((slot) => slot.fixed?.transmitHz === null);
   const loud = there.filter((slot) => slot.fixed?.transmitHz !== null);
   // A slot that cannot send is best for listening; then a free one, where sending may be forbidden; then one that sends.
   // Of the free ones those that never send come first: nothing needs to be forbidden there.
-  const places = freeSlotsFor(device, channel.receiveHz);
+  const places = freeSlotsFor(device, channel);
   const deaf = places.filter(isReceiveOnly);
   const free = places.filter((slot) => !isReceiveOnly(slot));
   const slots = [...silent, ...deaf, ...free, ...loud];

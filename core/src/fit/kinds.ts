@@ -23,7 +23,8 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const keeps = [...unit.keeps].sort((a, b) => a - b);
     const { places, settings } = unit.holds;
     const isRead = places.length > 0 || Object.keys(settings).length > 0;
-    const alike = JSON.stringify([description.id, keeps, places, settings]);
+    const carries = description.kind === 'repeater' ? unit.carries : null;
+    const alike = JSON.stringify([description.id, keeps, places, settings, carries]);
     const kind = kinds.get(alike);
     if (kind) {
       kind.units.push(unit);
@@ -33,6 +34,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       description.id,
       keeps.length > 0 && `keeps ${keeps.join(' ')}`,
       isRead && `as ${unit.id} was read`,
+      carries !== null && `carries ${carries}`,
     ];
     const title = [
       description.title,
@@ -44,7 +46,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       description,
       keeps,
       title: title.filter(Boolean).join(', '),
-      device: fitDevice(description, heldMemory(description, unit.holds).memory, keeps),
+      device: fitDevice(description, heldMemory(description, unit.holds).memory, keeps, carries),
       units: [unit],
     });
   }

@@ -146,6 +146,7 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     note: notes.join(', ').slice(0, 400),
     aliases: [],
     shortNames: [],
+    trunk: null,
     tonesSecret: false,
     listed: null,
   };

@@ -102,6 +102,7 @@ function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier
     note: row.neverTest ? 'never for tests' : '',
     aliases: [],
     shortNames: [],
+    trunk: null,
     tonesSecret: false,
     listed: null,
   };

@@ -18,6 +18,16 @@ export const ListedSchema = z.strictObject({
 });
 export type Listed = z.infer<typeof ListedSchema>;
 
+/** Where a channel belongs to a trunked network, whose sets are told by a control channel where the next call is. */
+export const TrunkSchema = z.strictObject({
+  network: LineSchema.trim().min(1).max(40),
+  /** What its tower sends here: the data that tells sets where to go, or the calls themselves. */
+  carries: z.enum(['control', 'calls']),
+  /** Whether this is the tower that is heard where the group is. */
+  isLocal: z.union([z.boolean(), z.literal('unknown')]),
+});
+export type Trunk = z.infer<typeof TrunkSchema>;
+
 const channelFields = {
   name: LineSchema.trim().min(1).max(40),
   receiveHz: FrequencySchema,
@@ -44,20 +54,29 @@ const channelFields = {
   tonesSecret: z.boolean().default(false),
   /** The listing it came from; `null` when somebody wrote it here. */
   listed: ListedSchema.nullable().default(null),
+  /** `null` for a channel of its own. */
+  trunk: TrunkSchema.nullable().default(null),
 };
 
 const sendsNothing = (channel: { transmitHz: number | null; transmitTone: string }) =>
   channel.transmitHz !== null || channel.transmitTone === 'off';
 const SENDS_NOTHING = { error: 'off, because the channel does not transmit', path: ['transmitTone'] };
+const onlyHeard = (channel: { transmitHz: number | null; trunk: unknown }) =>
+  channel.trunk === null || channel.transmitHz === null;
+const ONLY_HEARD = { error: 'none: a trunked network is only listened to here', path: ['transmitHz'] };
 
 /** What a line of text says of a channel, before it has a place in a plan. */
-export const ChannelDraftSchema = z.strictObject(channelFields).refine(sendsNothing, SENDS_NOTHING);
+export const ChannelDraftSchema = z
+  .strictObject(channelFields)
+  .refine(sendsNothing, SENDS_NOTHING)
+  .refine(onlyHeard, ONLY_HEARD);
 export type ChannelDraft = z.infer<typeof ChannelDraftSchema>;
 
 /** One channel of a plan. It knows no device: numbers, labels and names on sets belong to the fit. */
 export const ChannelSchema = z
   .strictObject({ id: z.uuid(), groupId: z.uuid(), ...channelFields })
-  .refine(sendsNothing, SENDS_NOTHING);
+  .refine(sendsNothing, SENDS_NOTHING)
+  .refine(onlyHeard, ONLY_HEARD);
 export type Channel = z.infer<typeof ChannelSchema>;
 
 /** A channel that says no more than its frequencies and tones, to ask what could be done with it; it is in no plan. */
@@ -81,6 +100,7 @@ export function bareChannel(
     shortNames: [],
     tonesSecret: false,
     listed: null,
+    trunk: null,
     ...says,
   };
 }

@@ -85,6 +85,8 @@ export const RegionSchema = z.strictObject({
     /** Places for the area codes of an alert radio; no channel goes there. */
     z.strictObject({ kind: z.literal('areas') }),
   ]),
+  /** Places for the control channels of trunked networks, one network in each block; nothing else goes there, and they never send. */
+  towers: z.literal(true).optional(),
   /** The fields that can be set from the keypad; empty means locked. */
   keypad: z.array(id),
   /** The fields that can be set by cable or app. */
@@ -118,8 +120,11 @@ const SettingSchema = z.strictObject({
   id,
   title: z.string().min(1).max(30),
   list: id,
-  /** What it decides, where a plan decides it: the weather transmitter in hertz, or how far an alert radio listens. */
-  holds: z.enum(['weatherHz', 'alertReach']).optional(),
+  /**
+   * What it decides, where that is known to the rest: the weather transmitter in hertz, how far an alert radio listens, how a repeater
+   * answers, how many seconds one may talk through it.
+   */
+  holds: z.enum(['weatherHz', 'alertReach', 'answer', 'talkLimitS']).optional(),
   factory: z.number().int().min(0),
 });
 
@@ -138,7 +143,7 @@ const shape = z.strictObject({
   id: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
   title: z.string().min(1).max(40),
   pattern: z.string().min(1).max(80),
-  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'receiver', 'alert']),
+  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'receiver', 'alert', 'repeater']),
   station: z.enum(['hand-held', 'mobile', 'fixed']),
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
@@ -150,7 +155,7 @@ const shape = z.strictObject({
       bands: z.array(BandSchema),
       stepHz: z.number().int().positive(),
       modes: z
-        .array(z.enum(['FM', 'AM']))
+        .array(z.enum(['FM', 'AM', 'digital']))
         .min(1)
         .default(['FM']),
     }),
@@ -187,6 +192,11 @@ const shape = z.strictObject({
   marks: z.array(MarkSchema),
 });
 export type Description = z.infer<typeof shape>;
+
+/** Whether a program loads this kind of set, by cable or app, and not its keys. */
+export function isLoadedByProgram({ loading }: Pick<Description, 'loading'>): boolean {
+  return loading !== undefined && loading.by !== 'keypad';
+}
 
 /** A kind of device, as one document: what it can do and how its keys work. It knows no plan. */
 export const DescriptionSchema = shape.superRefine((description, context) => {

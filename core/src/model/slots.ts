@@ -1,4 +1,4 @@
-import type { Description, Region } from './description';
+import { type Description, isLoadedByProgram, type Region } from './description';
 
 /** One place in a device's memory, under its three names: the number it counts by, the label it shows, its position. */
 export interface Slot {
@@ -26,7 +26,7 @@ export interface Slot {
 /** Every slot of a device in the order of its regions: a region's stride is data, so a gap between banks is no slot. */
 export function slotsOf(description: Pick<Description, 'regions' | 'loading'>): Slot[] {
   const slots: Slot[] = [];
-  const byKeys = description.loading === undefined || description.loading.by === 'keypad';
+  const byKeys = !isLoadedByProgram(description);
   let banksBefore = 0;
   for (const region of description.regions) {
     const settable = byKeys ? region.keypad : region.cable;

@@ -49,6 +49,8 @@ export const UnitSchema = z.strictObject({
   accepts: z.array(z.number().int().min(0).max(99_999)).max(1000).default([]),
   /** For an alert radio, the day on which its last test was heard. */
   testHeard: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  /** For a repeater, the channel of the plan that it carries. */
+  carries: z.uuid().nullable().default(null),
   /** Memory numbers that its holder keeps for themselves: no plan writes there. */
   keeps: z.array(z.number().int().min(0).max(99_999)).max(500).default([]),
   intake: IntakeSchema.default({

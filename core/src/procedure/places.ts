@@ -1,6 +1,7 @@
 import type { Image } from '../fit/index';
 import {
   type Description,
+  isLoadedByProgram,
   ownPlaces,
   type Region,
   type SlotContent,
@@ -96,7 +97,7 @@ export function drawPlaces(
       block.places[block.places.length - 1] = { ...last, run: last.run + 1, lastLabel: label };
     else block.places.push(place);
   }
-  const byKeys = description.loading === undefined || description.loading.by === 'keypad';
+  const byKeys = !isLoadedByProgram(description);
   return [...regions].map(([region, { title, blocks }]) => ({
     title,
     kind: region.content.kind === 'free' && region.content.receiveOnly ? 'receive-only' : region.content.kind,

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Image, WantedSlot } from '../fit/index';
-import { type Description, type Slot, slotsOf, writtenLists } from '../model/index';
+import { type Description, isLoadedByProgram, type Slot, slotsOf, writtenLists } from '../model/index';
 import type { KeyEvent } from './events';
 import { Writer } from './writer';
 
@@ -38,7 +38,7 @@ export interface Sheet {
 export function writeSheet(description: Description, image: Image): Sheet {
   const recipes = description.recipes;
   if (!recipes) {
-    const isByFile = description.loading !== undefined && description.loading.by !== 'keypad';
+    const isByFile = isLoadedByProgram(description);
     return {
       way: isByFile ? 'file' : 'unknown',
       steps: [],

@@ -1,3 +1,4 @@
+export * from './control';
 export * from './geojson';
 export * from './preconditions';
 export * from './request';

@@ -11,7 +11,7 @@ import {
 } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED } from '../support/devices';
-import { OSTREL } from '../support/plans';
+import { channel, OSTREL } from '../support/plans';
 
 /*
  * Drop, swap, delay or repeat any one step of a proven sheet: the memory must then differ in nearly every case. The ones that
@@ -32,9 +32,23 @@ const NAMES = [
   'Harbour watch',
   'Pilot boat',
 ];
+/** Towers for a set that follows networks: two of one, one of another. */
+const TOWERS = [
+  ['County south', 771.35625, 'County'],
+  ['County pier', 771.85625, 'County'],
+  ['Mainland', 773.00625, 'Mainland'],
+] as const;
 const SMALL: Plan = {
   ...OSTREL,
-  channels: OSTREL.channels.filter((channel) => NAMES.includes(channel.name)),
+  channels: [
+    ...OSTREL.channels.filter((channel) => NAMES.includes(channel.name)),
+    ...TOWERS.map(([name, receiveMHz, network]) =>
+      channel(name, receiveMHz, null, {
+        groupId: OSTREL.groups[0]?.id as string,
+        trunk: { network, carries: 'control', isLocal: true },
+      }),
+    ),
+  ],
   alerts: {
     areas: ['099001', '099002', '099003', '199001', '299001', '399001', '499002', '599003'],
     reach: 'list',

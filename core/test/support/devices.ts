@@ -1,4 +1,4 @@
-import { type Description, DescriptionSchema } from '@umbrex/core/model';
+import { type Description, DescriptionSchema, isLoadedByProgram } from '@umbrex/core/model';
 import { shippedDescriptions } from '../../../devices/read';
 
 export const SHIPPED = shippedDescriptions();
@@ -8,7 +8,7 @@ export const KEYED = SHIPPED.filter(({ recipes }) => recipes !== undefined);
 
 /** The shipped ones that are proven: by keys, or by the file that a program sends. */
 export const PROVABLE = SHIPPED.filter(
-  ({ recipes, loading }) => recipes !== undefined || (loading !== undefined && loading.by !== 'keypad'),
+  (description) => description.recipes !== undefined || isLoadedByProgram(description),
 );
 
 /** A shipped description, to be changed freely. */

@@ -39,6 +39,7 @@ export function channel(
     note: '',
     aliases: [],
     shortNames: [],
+    trunk: null,
     tonesSecret: false,
     listed: null,
     ...more,
@@ -75,7 +76,17 @@ const tone = fc.oneof(
     .map(([code, polarity]) => `D${code}${polarity}`),
 );
 
-/** Any plan of GMRS channels, listening ones among them, with any tones and names. */
+/** Any part of a trunked network, or none. */
+const trunk = fc.option(
+  fc.record({
+    network: fc.constantFrom('North', 'South', 'Mainland'),
+    carries: fc.constantFrom('control' as const, 'calls' as const),
+    isLocal: fc.constantFrom(true, false, 'unknown' as const),
+  }),
+  { nil: null },
+);
+
+/** Any plan of GMRS channels, with any tones and names, listening ones and parts of trunked networks among them. */
 export const anyPlan: fc.Arbitrary<Plan> = fc
   .array(
     fc.record({
@@ -85,13 +96,16 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
       receiveTone: tone,
       name: fc.stringMatching(/^[A-Za-z][A-Za-z0-9 é-]{0,18}[A-Za-z0-9]$/),
       bandwidth: fc.constantFrom('narrow' as const, 'wide' as const, 'unknown' as const),
+      trunk,
     }),
     { minLength: 1, maxLength: 24 },
   )
   .map((rows) =>
     plan(
-      rows.map(({ row, listens, transmitTone, ...rest }, i) => {
+      rows.map(({ row, listens, transmitTone, trunk, ...rest }, i) => {
         const silent = listens && i % 5 === 0;
+        if (silent && trunk)
+          return channel(rest.name, 851.0125 + 0.0125 * i, null, { ...rest, id: uuid(100 + i), trunk });
         return channel(rest.name, row.receiveHz / 1e6, silent ? null : (row.transmitHz ?? 0) / 1e6, {
           ...rest,
           id: uuid(100 + i),

@@ -3,7 +3,8 @@ import { mhzText } from '@umbrex/core/units';
 import { toneWords } from '../messages/tones';
 import { ToneGlyph } from './ToneGlyph';
 
-type Drawn = Pick<Channel, 'receiveHz' | 'transmitHz' | 'transmitTone' | 'receiveTone'>;
+type Drawn = Pick<Channel, 'receiveHz' | 'transmitHz' | 'transmitTone' | 'receiveTone'> &
+  Partial<Pick<Channel, 'trunk'>>;
 
 /** What the strip says, for those who do not see it. */
 export function stripWords(channel: Drawn, waitsFor: string): string {
@@ -13,6 +14,10 @@ export function stripWords(channel: Drawn, waitsFor: string): string {
       : waitsFor === 'unknown'
         ? 'needs a tone nobody knows yet'
         : `waits for ${toneWords(waitsFor)}`;
+  if (channel.trunk) {
+    const carries = channel.trunk.carries === 'control' ? 'the control channel' : 'calls';
+    return `${mhzText(channel.receiveHz)} MHz carries ${carries} of ${channel.trunk.network}, listen only.`;
+  }
   if (channel.transmitHz === null)
     return `You listen on ${mhzText(channel.receiveHz)} MHz; your set ${opens}.`;
   const sends = `You send on ${mhzText(channel.transmitHz)} MHz with ${channel.transmitTone === 'unknown' ? 'a tone nobody knows yet' : toneWords(channel.transmitTone)}`;

@@ -17,6 +17,8 @@ const KINDS: Readonly<Record<string, string>> = {
 const FIELDS: Readonly<Record<string, string>> = {
   aliases: 'other names',
   shortNames: 'short names',
+  trunk: 'network',
+  carries: 'its channel',
   numbering: 'numbers',
   alerts: 'alert radios',
   setup: 'settings of whole sets',

@@ -57,11 +57,36 @@ const WORDS: Words = {
   }),
   'mode-not-here': (f) => ({
     what:
-      f.mode === 'AM'
-        ? 'This set does not receive AM.'
-        : 'This channel is digital; an analogue set hears only noise.',
+      f.mode === 'digital'
+        ? 'This channel is digital; an analogue set hears only noise.'
+        : `This set does not receive ${f.mode}.`,
     help: 'Give it to a set or scanner that has this mode.',
   }),
+  'trunk-not-here': (f) => ({
+    what: `A control channel of ${f.network} carries data, no voices: this set hears only noise there.`,
+    help: 'Give it to a scanner that follows networks.',
+  }),
+  'only-networks': () => ({
+    what: 'This set follows trunked networks and nothing else.',
+    help: 'Give this channel to a set or scanner that is tuned by hand.',
+  }),
+  'trunk-calls': (f) => ({
+    what: `Calls of ${f.network} wander over its channels; the set is told of them by the control channel.`,
+    help: 'Leave it out: only the control channel of the tower that is heard here goes in.',
+  }),
+  'tower-not-local': (f) => ({
+    what: `This tower of ${f.network} is not the one that is heard here.`,
+    more: 'Towers out of reach cost time on every round and bring nothing.',
+  }),
+  'tower-unknown': (f) => ({
+    what: `Nobody has said whether this tower of ${f.network} is the one that is heard here.`,
+    help: 'Listen for its control channel where the group is, and note it at the channel.',
+  }),
+  'pair-unknown': () => ({
+    what: 'Nobody has said which channel of the plan this repeater carries.',
+    help: 'Choose it under Devices, at this repeater.',
+  }),
+  'not-its-pair': () => ({ what: 'This repeater carries another pair.' }),
   'listen-only-by-plan': () => ({ what: 'The plan only listens here.' }),
   'no-repeater-input': (f) => ({
     what: `Listen only: it cannot send on the repeater’s input, ${mhzText(f.inputHz)} MHz.`,

@@ -52,6 +52,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
             }}
             kinds={kinds}
             people={people}
+            pairs={props.pairs}
             action="Add device"
             save={(unit) => add({ ...unit, id: crypto.randomUUID() })}
           />
@@ -153,6 +154,7 @@ function KindSection(props: SectionProps) {
                 unit={entry.unit}
                 kinds={kinds}
                 people={people}
+                pairs={props.pairs}
                 action="Save"
                 save={(next) => save(next, entry.version)}
                 cancel={() => setEditing(null)}

@@ -10,6 +10,7 @@ interface Props {
   unit: UnitInput;
   kinds: readonly Kind[];
   people: readonly { id: string; name: string }[];
+  pairs: readonly { id: string; name: string }[];
   save: (unit: Unit) => Promise<boolean>;
   cancel?: () => void;
   action: string;
@@ -30,7 +31,7 @@ const INTAKE = [
 ] as const;
 
 /** The fields of one device: the ones that a list needs, and when it is opened all of them. */
-export function UnitForm({ unit, kinds, people, save, cancel, action }: Props) {
+export function UnitForm({ unit, kinds, people, pairs, save, cancel, action }: Props) {
   const { register, handleSubmit, formState, reset, watch } = useForm<UnitInput, unknown, Unit>({
     resolver: zodResolver(UnitSchema),
     defaultValues: unit,
@@ -97,6 +98,21 @@ export function UnitForm({ unit, kinds, people, save, cancel, action }: Props) {
                 className="input input-sm w-full"
                 {...register('testHeard', { setValueAs: (value: string) => value || 'unknown' })}
               />
+            </Labelled>
+          )}
+          {kinds.find((kind) => kind.id === watch('descriptionId'))?.repeats && (
+            <Labelled title="Carries">
+              <select
+                className="select select-sm w-full"
+                {...register('carries', { setValueAs: (value: string | null) => value || null })}
+              >
+                <option value="">nobody has said</option>
+                {pairs.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
             </Labelled>
           )}
           <Labelled title="Kept numbers">

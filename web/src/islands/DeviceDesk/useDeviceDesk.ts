@@ -17,6 +17,8 @@ export interface Kind {
   readonly marks: number;
   /** Whether it sounds alerts, so that its weekly test must be heard. */
   readonly alerts: boolean;
+  /** Whether it is a repeater, which carries one pair of the plan. */
+  readonly repeats: boolean;
   /** Settings of the whole set whose keys are described, with the values each can take, and its own from the factory. */
   readonly settings: readonly { id: string; title: string; values: readonly string[]; factory: number }[];
   /** The tones its operator can pick by hand; `null` where the set has no such thing or nobody knows. */
@@ -30,6 +32,8 @@ export interface Initial {
   readonly units: readonly HeldUnit[];
   readonly kinds: readonly Kind[];
   readonly people: readonly Person[];
+  /** The channels of the plan that go through a repeater. */
+  readonly pairs: readonly { id: string; name: string }[];
   readonly mayEdit: boolean;
   readonly today: string;
 }

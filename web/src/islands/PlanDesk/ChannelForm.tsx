@@ -36,8 +36,11 @@ export function ChannelForm({ channel, version, groups, save }: Props) {
   const submit = async (next: Channel) => {
     if (await save(next, from.version)) reset(formOf(next));
   };
-  const faults = errors as Partial<Record<keyof Form | 'receiveHz' | 'transmitHz', { message?: string }>>;
+  const faults = errors as Partial<
+    Record<keyof Form | 'receiveHz' | 'transmitHz' | 'trunk', { message?: string }>
+  >;
   const way = watch('way');
+  const isTrunked = watch('network').trim() !== '';
   return (
     <form className="space-y-3" onSubmit={handleSubmit(submit)} noValidate>
       <Field id="name" title="Name" fault={faults.name?.message}>
@@ -157,6 +160,32 @@ export function ChannelForm({ channel, version, groups, save }: Props) {
       >
         <input id="shortNames" className="input input-sm w-full" {...register('shortNames')} />
       </Field>
+      {(way === 'listen' || isTrunked) && (
+        <Field
+          id="network"
+          title="Part of a trunked network, by its name"
+          fault={faults.network?.message ?? (faults.trunk && 'A name of up to 40 letters.')}
+        >
+          <input id="network" className="input input-sm w-full" {...register('network')} />
+        </Field>
+      )}
+      {isTrunked && (
+        <div className="grid grid-cols-2 items-end gap-3">
+          <Field id="carries" title="Its tower sends here" fault={undefined}>
+            <select id="carries" className="select select-sm w-full" {...register('carries')}>
+              <option value="control">the control channel</option>
+              <option value="calls">calls</option>
+            </select>
+          </Field>
+          <Field id="isLocal" title="Is this tower heard here?" fault={undefined}>
+            <select id="isLocal" className="select select-sm w-full" {...register('isLocal')}>
+              <option value="unknown">nobody has listened</option>
+              <option value="yes">yes</option>
+              <option value="no">no</option>
+            </select>
+          </Field>
+        </div>
+      )}
       <label className="flex items-center gap-2 text-[0.93rem]">
         <input type="checkbox" className="checkbox checkbox-sm" {...register('tonesSecret')} />
         Tones for members only, masked elsewhere (that hides them, it secures nothing)

@@ -24,7 +24,13 @@ export interface ChannelForm {
   /** Parted by commas. */
   shortNames: string;
   tonesSecret: boolean;
+  /** A trunked network by its name, or nothing. */
+  network: string;
+  carries: 'control' | 'calls';
+  isLocal: 'yes' | 'no' | 'unknown';
 }
+
+const LOCAL = { yes: true, no: false, unknown: 'unknown' } as const;
 
 const GMRS_SHIFT_HZ = 5_000_000;
 
@@ -33,6 +39,9 @@ const parts = (text: string) =>
     .split(',')
     .map((part) => part.trim())
     .filter(Boolean);
+
+const localWord = (isLocal: boolean | 'unknown') =>
+  isLocal === 'unknown' ? 'unknown' : isLocal ? 'yes' : 'no';
 
 export function formOf(channel: Channel): ChannelForm {
   const kind = kindOf(channel);
@@ -54,6 +63,9 @@ export function formOf(channel: Channel): ChannelForm {
     aliases: channel.aliases.join(', '),
     shortNames: channel.shortNames.join(', '),
     tonesSecret: channel.tonesSecret,
+    network: channel.trunk?.network ?? '',
+    carries: channel.trunk?.carries ?? 'control',
+    isLocal: localWord(channel.trunk?.isLocal ?? 'unknown'),
   };
 }
 
@@ -88,6 +100,9 @@ export function channelFormSchema(before: Channel) {
         listen: () => null,
       }[form.way]();
       const sent = tone('transmitTone');
+      const network = form.network.trim();
+      if (network !== '' && form.way !== 'listen')
+        fault('network', 'A trunked network is only listened to here: choose “never, listen only” first.');
       return {
         ...before,
         name: form.name,
@@ -105,6 +120,7 @@ export function channelFormSchema(before: Channel) {
         tonesSecret: form.tonesSecret,
         aliases: parts(form.aliases),
         shortNames: parts(form.shortNames),
+        trunk: network === '' ? null : { network, carries: form.carries, isLocal: LOCAL[form.isLocal] },
       };
     })
     .pipe(ChannelSchema);

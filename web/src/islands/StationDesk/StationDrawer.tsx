@@ -1,5 +1,5 @@
 import { type Station, StationSchema } from '@umbrex/core/model';
-import { knownFacts, requestParts } from '@umbrex/core/stations';
+import { controlChannels, knownFacts, requestParts } from '@umbrex/core/stations';
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -64,6 +64,7 @@ export function StationDrawer(props: Props) {
         </dl>
         {mayEdit && <FactForm {...props} />}
       </section>
+      {station.kind === 'trunked' && mayEdit && <Control {...props} />}
       {mayEdit && <NameAndSite {...props} />}
       {station.kind === 'repeater' && <Permission {...props} />}
       {station.kind === 'repeater' && mayEdit && <Reports {...props} />}
@@ -77,6 +78,39 @@ export function StationDrawer(props: Props) {
         </button>
       )}
     </div>
+  );
+}
+
+/** The way of a trunked site into the plan: its control channels alone. */
+function Control({ held, control, addControl, planId }: Props) {
+  const [isBusy, setBusy] = useState(false);
+  const left = controlChannels(held.value, control, () => held.value.id).length;
+  const go = async () => {
+    setBusy(true);
+    await addControl(held.value);
+    setBusy(false);
+  };
+  return (
+    <section>
+      <h3 className="muted font-semibold">In the plan</h3>
+      <p className="mb-2 text-[0.93rem]">
+        A scanner that follows networks needs the control channel of the tower that is heard here, and nothing
+        else of it. Listen only.
+      </p>
+      {left === 0 ? (
+        <p className="text-[0.93rem]">
+          <a className="link" href={`/plans/${planId}`}>
+            All that are known are in the plan.
+          </a>
+        </p>
+      ) : (
+        <button type="button" className="btn btn-outline btn-sm" disabled={isBusy} onClick={() => void go()}>
+          {left === 1
+            ? 'Put its control channel into the plan'
+            : `Put its ${left} control channels into the plan`}
+        </button>
+      )}
+    </section>
   );
 }
 

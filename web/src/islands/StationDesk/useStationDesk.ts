@@ -1,6 +1,12 @@
 import type { Finding } from '@umbrex/core/findings';
 import type { Station, StationFact } from '@umbrex/core/model';
-import { type Preconditions, reviewStation, stationsFromGeoJson } from '@umbrex/core/stations';
+import {
+  controlChannels,
+  type controlContext,
+  type Preconditions,
+  reviewStation,
+  stationsFromGeoJson,
+} from '@umbrex/core/stations';
 import { useEffect, useMemo, useState } from 'react';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -14,6 +20,8 @@ export interface StationProps {
   readonly people: readonly { id: string; name: string }[];
   /** For each repeater and each person, the five things that must be so. */
   readonly matrix: Readonly<Record<string, Readonly<Record<string, Preconditions>>>>;
+  /** What the plan has of trunked networks, and where new channels go. */
+  readonly control: ReturnType<typeof controlContext>;
   readonly today: string;
   readonly mayEdit: boolean;
   readonly first: string | null;
@@ -41,6 +49,27 @@ export function useStationDesk(props: StationProps) {
   const dropFact = (held: Held<Station>, fact: StationFact) =>
     stations.save({ ...held.value, facts: held.value.facts.filter((other) => other !== fact) }, held.version);
 
+  const [control, setControl] = useState(props.control);
+  /** Puts the control channels of a trunked site into the plan, one after another. */
+  const addControl = async (station: Station) => {
+    const added = controlChannels(station, control, () => crypto.randomUUID());
+    try {
+      for (const channel of added) {
+        await call('POST', `/api/plans/${props.planId}/channels`, { channel });
+        setControl((before) => ({ ...before, channels: [...before.channels, channel] }));
+      }
+      $notice.set({
+        text:
+          added.length === 1
+            ? 'One control channel is in the plan.'
+            : `${added.length} control channels are in the plan.`,
+        kind: 'done',
+      });
+    } catch (error) {
+      $notice.set({ text: failureText(error), kind: 'failed' });
+    }
+  };
+
   const takeGeoJson = async (file: File) => {
     setFaults([]);
     try {
@@ -61,5 +90,17 @@ export function useStationDesk(props: StationProps) {
       else $notice.set({ text: failureText(error), kind: 'failed' });
     }
   };
-  return { ...props, stations, reviews, open, setOpenId, addFact, dropFact, takeGeoJson, faults };
+  return {
+    ...props,
+    control,
+    addControl,
+    stations,
+    reviews,
+    open,
+    setOpenId,
+    addFact,
+    dropFact,
+    takeGeoJson,
+    faults,
+  };
 }

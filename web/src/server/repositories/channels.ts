@@ -29,6 +29,7 @@ const COLUMNS = {
   shortNames: 'short_names',
   tonesSecret: 'tones_secret',
   listed: 'listed',
+  trunk: 'trunk_network',
 } as const satisfies Record<keyof Channel, string>;
 
 export function channelRow(channel: Channel): Record<string, unknown> {
