@@ -194,6 +194,9 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await expect(page.getByRole('button', { name: 'Save plan' })).toBeDisabled();
   await codes.fill('099002 099001');
   await page.getByLabel('They sound for').selectOption('the first area alone');
+  await page.getByText('They stay silent for 2 events').click();
+  await page.getByLabel('Flood Watch', { exact: true }).check();
+  await expect(page.getByText('They stay silent for 3 events')).toBeVisible();
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
   await open(page, `${path}/sheets`);
@@ -202,7 +205,13 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await hall.click();
   await expect(page.getByRole('heading', { name: 'Area 099002: number 101, label AREA 1' })).toBeVisible();
   await expect(page.getByText('For the whole set, Listen for: ONE AREA')).toBeVisible();
+  await open(page, `${path}/sheets`);
+  await page.getByRole('link', { name: /^Ferry alert / }).click();
+  await expect(page.getByText('Press until it shows FLOOD WATCH.')).toBeVisible();
+  await expect(page.getByText('For the whole set, Flood watch: OFF (was ON)')).toBeVisible();
   await open(page, path);
+  await page.getByText('They stay silent for 3 events').click();
+  await page.getByLabel('Flood Watch', { exact: true }).uncheck();
   await page.getByLabel('They sound for').selectOption('these areas');
   await codes.fill('099001, 099002');
   await page.getByRole('button', { name: 'Save plan' }).click();

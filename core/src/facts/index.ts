@@ -1,3 +1,4 @@
+export * from './alertEvents';
 export * from './search';
 export * from './services/index';
 export * from './tones/consumerCodes';

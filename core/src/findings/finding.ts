@@ -22,6 +22,13 @@ export type Finding = Common &
     | { readonly code: 'alert-reach-not-here'; readonly reach: string }
     | { readonly code: 'alert-transmitter-unknown' }
     | { readonly code: 'alert-everywhere' }
+    /** Events that the set sounds for whatever it is told. */
+    | { readonly code: 'alert-always-on'; readonly events: readonly string[] }
+    /** Events that the set has no switch for. */
+    | { readonly code: 'alert-no-switch'; readonly events: readonly string[] }
+    /** Warnings, and the weekly test, among the events that are to be silent. */
+    | { readonly code: 'alert-warning-silent'; readonly events: readonly string[] }
+    | { readonly code: 'alert-test-silent' }
     | { readonly code: 'alert-areas-ignored'; readonly areas: readonly string[] }
     | { readonly code: 'alert-areas-left-out'; readonly areas: readonly string[] }
     /** Areas of the holder's own, for which the set sounds as well. */

@@ -1,3 +1,4 @@
+import { ALERT_EVENTS } from '../facts/index';
 import type { Finding } from '../findings/index';
 import { type Alerts, factoryValues, type Slot } from '../model/index';
 import type { FitDevice } from './device';
@@ -44,6 +45,7 @@ export function fitAlerts(alerts: Alerts | null, device: FitDevice): AlertFit {
       receiveHz: alerts.weatherHz,
     });
   if (alerts.reach === 'everywhere') findings.push({ code: 'alert-everywhere', severity: 'warning' });
+  fitEvents(alerts.silent, device, settings, findings);
   const wanted = alerts.reach === 'one' ? alerts.areas.slice(0, 1) : alerts.areas;
   const ignored = alerts.areas.slice(wanted.length);
   if (ignored.length > 0) findings.push({ code: 'alert-areas-ignored', severity: 'warning', areas: ignored });
@@ -70,6 +72,40 @@ export function fitAlerts(alerts: Alerts | null, device: FitDevice): AlertFit {
     settings,
     findings,
   };
+}
+
+/** Switches each event that a set has a switch for, as the plan wants it. */
+function fitEvents(
+  silent: readonly string[],
+  { description, lists }: FitDevice,
+  settings: Record<string, number>,
+  findings: Finding[],
+): void {
+  const alwaysOn: string[] = [];
+  const switches = description.settings.filter(({ event }) => event !== undefined);
+  for (const { id, event = '', list } of switches) {
+    const index = lists[list]?.findIndex(({ means }) => means === !silent.includes(event)) ?? -1;
+    if (index >= 0) settings[id] = index;
+    else if (silent.includes(event)) alwaysOn.push(event);
+  }
+  const add = (code: 'alert-always-on' | 'alert-no-switch' | 'alert-warning-silent', events: string[]) =>
+    events.length > 0 &&
+    findings.push({ code, severity: code === 'alert-warning-silent' ? 'warning' : 'note', events });
+  add('alert-always-on', alwaysOn);
+  add(
+    'alert-no-switch',
+    silent.filter((event) => !switches.some((one) => one.event === event)),
+  );
+  const set = silent.filter(
+    (event) => switches.some((one) => one.event === event) && !alwaysOn.includes(event),
+  );
+  add(
+    'alert-warning-silent',
+    set.filter((event) =>
+      ALERT_EVENTS.some(({ code, kind }) => code === event && (kind === 'warning' || kind === 'emergency')),
+    ),
+  );
+  if (set.includes('RWT')) findings.push({ code: 'alert-test-silent', severity: 'warning' });
 }
 
 /** The first area in the first place: where one area alone counts, it is that one. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SERVICE_IDS } from '../facts/index';
+import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { BehaviourSchema } from './behaviour';
 import { FrequencySchema } from './channel';
 import { ListSchema } from './lists';
@@ -125,6 +125,8 @@ const SettingSchema = z.strictObject({
    * answers, how many seconds one may talk through it.
    */
   holds: z.enum(['weatherHz', 'alertReach', 'answer', 'talkLimitS']).optional(),
+  /** It switches this event of an alert radio; where its list has no off, the set always sounds for it. */
+  event: z.enum(ALERT_EVENT_CODES).optional(),
   factory: z.number().int().min(0),
 });
 

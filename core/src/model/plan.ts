@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SERVICE_IDS } from '../facts/index';
+import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { type Channel, ChannelSchema, FrequencySchema, LineSchema } from './channel';
 import { LicensedFrequencySchema } from './licence';
 
@@ -28,6 +28,8 @@ export const AlertsSchema = z.strictObject({
   /** Whether a set sounds for its first area alone, for all that it holds, or for everything it hears. */
   reach: z.enum(['one', 'list', 'everywhere']),
   weatherHz: z.union([z.literal('unknown'), FrequencySchema]),
+  /** Events for which sets need not sound, where they can be told so (47 CFR 11.31). */
+  silent: z.array(z.enum(ALERT_EVENT_CODES)).max(ALERT_EVENT_CODES.length).default([]),
 });
 export type Alerts = z.infer<typeof AlertsSchema>;
 

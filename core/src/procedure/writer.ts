@@ -39,7 +39,7 @@ export class Writer {
       slot: this.at,
       wanted: NOTHING,
       field: '',
-      setting: { list: this.lists[setting.list] ?? [], from, to },
+      setting: { id: setting.id, list: this.lists[setting.list] ?? [], from, to },
     };
     for (const step of this.recipes.settings[setting.id] ?? []) this.write(step, about);
   }
@@ -192,7 +192,12 @@ export class Writer {
           count: this.listFor(field).length,
         };
       case 'item':
-        return { from: this.place, to: this.recipes.items[field]?.place ?? 0, count: this.recipes.itemCount };
+        // A setting of the whole set is come to from outside the list of items.
+        return {
+          from: about.setting ? 0 : this.place,
+          to: this.recipes.items[about.setting?.id ?? field]?.place ?? 0,
+          count: this.recipes.itemCount,
+        };
       case 'slot':
         return { from: this.slots.indexOf(this.at), to: this.slots.indexOf(slot), count: this.slots.length };
       case 'position': {
@@ -293,9 +298,9 @@ export class Writer {
       case 'position2':
         return String(slot.position).padStart(2, '0');
       case 'item':
-        return this.recipes.items[field]?.number ?? '';
+        return this.recipes.items[about.setting?.id ?? field]?.number ?? '';
       case 'title':
-        return this.recipes.items[field]?.title ?? field;
+        return this.recipes.items[about.setting?.id ?? field]?.title ?? field;
       case 'mhz':
         return mhzText(Number(value));
       case 'sendMhz':
@@ -321,5 +326,10 @@ interface About {
   readonly wanted: WantedSlot;
   readonly field: string;
   /** A setting of the whole set in place of a field. */
-  readonly setting?: { readonly list: readonly ListItem[]; readonly from: number; readonly to: number };
+  readonly setting?: {
+    readonly id: string;
+    readonly list: readonly ListItem[];
+    readonly from: number;
+    readonly to: number;
+  };
 }

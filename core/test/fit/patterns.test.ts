@@ -198,6 +198,7 @@ describe('alert radios', () => {
     areas: [...areas],
     reach: 'list',
     weatherHz: 162_475_000,
+    silent: [],
     ...more,
   });
   const fitted = (id: string, wanted: Alerts | null) => {
@@ -240,6 +241,39 @@ describe('alert radios', () => {
     expect(fitted('menu-alert', null)).toEqual({ codes: [], settings: {}, findings: [] });
     expect(fitted('page-handheld', alerts(['099001']))).toEqual({ codes: [], settings: {}, findings: [] });
   });
+  it('events are switched off where a set has a switch; the others are named, and so is a warning that falls silent', () => {
+    const { settings, findings } = fitted(
+      'slot-alert',
+      alerts(['099001'], { silent: ['FFW', 'FFA', 'TOR', 'TSW'] }),
+    );
+    expect([settings.eventFfa, settings.eventFfw, settings.eventFla, settings.eventTor]).toEqual([
+      1,
+      1,
+      0,
+      undefined,
+    ]);
+    expect(findings).toEqual(['alert-always-on', 'alert-no-switch', 'alert-warning-silent']);
+    expect(fitted('menu-alert', alerts(['099001'], { silent: ['FFA'] })).findings).toEqual([
+      'alert-no-switch',
+    ]);
+    expect(fitted('slot-alert', alerts(['099001'], { silent: ['RWT'] })).findings).toEqual([
+      'alert-test-silent',
+    ]);
+  });
+  it('a switch is turned by its own number of presses, counted from outside the list', () => {
+    const { sheet, proof } = prepare(
+      { ...plan([]), alerts: alerts(['099001'], { silent: ['FLA'] }) },
+      shipped('slot-alert'),
+    );
+    const at = sheet.steps.findIndex(({ promises }) => promises === 'FLOOD WATCH');
+    // The sixth event of twelve: EVENT six times, + once, OK.
+    expect(sheet.steps.slice(at, at + 3).map(({ keys }) => keys)).toEqual([
+      [{ kind: 'key', legend: 'EVENT', times: 6 }],
+      [{ kind: 'key', legend: '+', times: 1 }],
+      [{ kind: 'key', legend: 'OK', times: 1 }],
+    ]);
+    expect(proof.proven).toBe(true);
+  });
   it('areas stay where the set has them, new ones go to empty places, and its own others are named', () => {
     const places = [
       { number: 101, values: { area: '499999' } },
@@ -269,7 +303,8 @@ describe('alert radios', () => {
         fc.uniqueArray(fc.stringMatching(/^\d{6}$/), { minLength: 0, maxLength: 8 }),
         fc.constantFrom('list', 'everywhere'),
         fc.constantFrom(162_400_000, 162_475_000, 162_550_000),
-        (id, areas, held, reach, weatherHz) => {
+        fc.subarray(['FFA', 'FLA', 'RWT', 'TOR', 'TSW']),
+        (id, areas, held, reach, weatherHz, silent) => {
           const places = held.map((area, i) => ({ number: 101 + i, values: { area } }));
           const state = {
             keeps: [],
@@ -277,7 +312,7 @@ describe('alert radios', () => {
             holds: { what: 'read' as const, on: 'unknown' as const, places, settings: {} },
           };
           const { proof, toAccept } = prepare(
-            { ...plan([]), alerts: { areas, reach: reach as Alerts['reach'], weatherHz } },
+            { ...plan([]), alerts: { areas, reach: reach as Alerts['reach'], weatherHz, silent } },
             shipped(id),
             state,
           );

@@ -53,6 +53,7 @@ const SMALL: Plan = {
     areas: ['099001', '099002', '099003', '199001', '299001', '399001', '499002', '599003'],
     reach: 'list',
     weatherHz: 162_475_000,
+    silent: ['FFA', 'WSA', 'SPS'],
   },
 };
 /** Longer than any set waits for the next key. */

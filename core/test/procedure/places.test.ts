@@ -100,7 +100,7 @@ it('places that were read count no more once somebody says that the set holds so
 /** A plan with alert radios and settings of whole sets, as far as a kind has them. */
 const whole = (any: Plan): Plan => ({
   ...any,
-  alerts: { areas: ['099001', '099002'], reach: 'list', weatherHz: 162_475_000 },
+  alerts: { areas: ['099001', '099002'], reach: 'list', weatherHz: 162_475_000, silent: ['FFA', 'RWT'] },
   setup: {
     'page-handheld': { beep: 0, light: 2 },
     'bank-handheld': { bright: 4 },
@@ -128,7 +128,15 @@ describe('from what is there to the plan', () => {
         const { fit } = prepare(whole(first), description);
         const held = heldOf(description, memoryAfter(fit.image));
         const { proof, toAccept } = prepare(
-          { ...second, alerts: { areas: ['099002', '299003'], reach: 'list', weatherHz: 162_550_000 } },
+          {
+            ...second,
+            alerts: {
+              areas: ['099002', '299003'],
+              reach: 'list',
+              weatherHz: 162_550_000,
+              silent: ['FFA', 'SPS'],
+            },
+          },
           description,
           state(held.places, {}, held.settings),
         );

@@ -1,5 +1,6 @@
 import type { Finding, FindingCode } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
+import { eventWords } from './alerts';
 import { PLAN_WORDS } from './planFindings';
 import { serviceWords as service } from './services';
 import { toneWords } from './tones';
@@ -274,6 +275,21 @@ const WORDS: Words = {
   'alert-everywhere': () => ({
     what: 'This set sounds for every area it hears of, near or far.',
     help: 'People switch off a set that sounds for others. Name the areas instead.',
+  }),
+  'alert-always-on': (f) => ({
+    what: `This set cannot be kept from sounding for ${eventWords(f.events)}.`,
+    more: 'That is meant: some alerts are never switched off.',
+  }),
+  'alert-no-switch': (f) => ({
+    what: `This set has no switch for ${eventWords(f.events)}, and sounds for it.`,
+  }),
+  'alert-warning-silent': (f) => ({
+    what: `It will stay silent for ${eventWords(f.events)}: people may be in danger and not hear of it.`,
+    help: 'Switch off watches and statements before any warning; none at all if in doubt.',
+  }),
+  'alert-test-silent': () => ({
+    what: 'Without the weekly test nobody knows that the set still hears its transmitter.',
+    help: 'Leave the weekly test on, and note when it was heard.',
   }),
   'alert-areas-ignored': (f) => ({
     what: `Set to one area alone, it ignores ${f.areas.join(', ')}.`,

@@ -64,7 +64,11 @@ export function fitPart({ behaviour: _b, recipes: _r, ...rest }: Description): D
 export function waiting({ state, board }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
   const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
   const wrong = reviewPlan(state.plan, { today: today() }).filter(({ next }) => next !== 'know');
-  return { gather: Object.keys(board.unitFindings).length, arrange: wrong.length, fit: unknownCells.length };
+  // What a set cannot do is known; only what somebody can look into is counted.
+  const gather = Object.values(board.unitFindings).filter((findings) =>
+    findings.some(({ severity, code }) => severity !== 'note' || code === 'firmware-unknown'),
+  ).length;
+  return { gather, arrange: wrong.length, fit: unknownCells.length };
 }
 
 /** The calendar day here, as YYYY-MM-DD. */

@@ -1,4 +1,4 @@
-import { SERVICES } from '@umbrex/core/facts';
+import { type ALERT_EVENT_KINDS, ALERT_EVENTS, SERVICES } from '@umbrex/core/facts';
 import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
@@ -14,17 +14,17 @@ interface Props {
 }
 
 const TRANSMITTERS: readonly number[] = SERVICES.weather.channels.map(({ receiveHz }) => receiveHz);
-const NONE: Omit<Alerts, 'areas'> = { reach: 'list', weatherHz: 'unknown' };
+const NONE: Omit<Alerts, 'areas'> = { reach: 'list', weatherHz: 'unknown', silent: [] };
 
 /** What the group's alert radios shall sound for: area codes, how far they listen, and the transmitter. Empty codes mean none are set up. */
 export function AlertsForm({ planId, alerts, change, setGood }: Props) {
   const [text, setText] = useState((alerts?.areas ?? []).join(', '));
-  const { reach, weatherHz } = alerts ?? NONE;
+  const { reach, weatherHz, silent } = alerts ?? NONE;
   const [isWrong, setWrong] = useState(false);
   const write = (next: string) => {
     setText(next);
     const areas = next.split(/[\s,;]+/).filter(Boolean);
-    const parsed = AlertsSchema.safeParse({ reach, weatherHz, areas });
+    const parsed = AlertsSchema.safeParse({ reach, weatherHz, silent, areas });
     const isGood = areas.length === 0 || parsed.success;
     setWrong(!isGood);
     setGood(isGood);
@@ -71,8 +71,56 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
             ]}
             set={(next) => change({ ...alerts, weatherHz: next === 'unknown' ? next : Number(next) })}
           />
+          <Silent silent={silent} set={(next) => change({ ...alerts, silent: next })} />
         </>
       )}
     </fieldset>
+  );
+}
+
+const KIND_TITLE: Readonly<Record<(typeof ALERT_EVENT_KINDS)[number], string>> = {
+  emergency: 'Emergencies',
+  warning: 'Warnings',
+  watch: 'Watches',
+  statement: 'Statements',
+  test: 'Tests',
+  notice: 'Notices',
+};
+/** What is switched off first stands first: a warning or an emergency is the last thing anybody should silence. */
+const KINDS = ['statement', 'watch', 'notice', 'test', 'warning', 'emergency'] as const;
+
+/** The events for which sets need not sound, where they have a switch for it. */
+function Silent({ silent, set }: { silent: Alerts['silent']; set: (silent: Alerts['silent']) => void }) {
+  const toggle = (code: Alerts['silent'][number], isSilent: boolean) =>
+    set(
+      ALERT_EVENTS.flatMap((event) =>
+        (event.code === code ? isSilent : silent.includes(event.code)) ? [event.code] : [],
+      ),
+    );
+  return (
+    <details>
+      <summary className="cursor-pointer text-[0.93rem]">
+        {silent.length === 0 ? 'They sound for every event' : `They stay silent for ${silent.length} events`}
+      </summary>
+      <p className="muted mt-1 text-[0.87rem]">
+        Tick what a set need not sound for, where it can be told so. Leave warnings and the weekly test on.
+      </p>
+      {KINDS.map((kind) => (
+        <fieldset key={kind} className="mt-2">
+          <legend className="muted text-[0.87rem]">{KIND_TITLE[kind]}</legend>
+          {ALERT_EVENTS.filter((event) => event.kind === kind).map(({ code, name }) => (
+            <label key={code} className="flex items-center gap-2 py-0.5 text-[0.93rem]">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={silent.includes(code)}
+                onChange={(event) => toggle(code, event.target.checked)}
+              />
+              {name}
+            </label>
+          ))}
+        </fieldset>
+      ))}
+    </details>
   );
 }
