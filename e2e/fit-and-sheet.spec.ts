@@ -262,3 +262,34 @@ test('a setting of the whole set is wanted alike on every set of a kind, and eac
   await page.getByRole('button', { name: 'Save for every Pocket radio' }).click();
   await expect(page.getByText('The settings of every Pocket radio are saved.')).toBeVisible();
 });
+
+test('settings differ by role, and the key map of each set shows them', async ({ page }) => {
+  const path = await planPath(page);
+  const sideKey = async (value: string) => {
+    await open(page, `${path}/devices`);
+    await page.getByText(/^Settings of the whole set: .*by role for Watch, Page hand-held$/).click();
+    const form = page.locator('form').filter({ has: page.getByLabel('Side key, long') });
+    await form.getByLabel('On sets for').selectOption('Watch');
+    await form.getByLabel('Side key, long').selectOption(value);
+    await form.getByRole('button', { name: 'Save for the Page hand-helds of Watch' }).click();
+    await expect(page.getByText('The settings of every Page hand-held of Watch are saved.')).toBeVisible();
+  };
+  const mapOf = async (nickname: string) => {
+    await open(page, `${path}/sheets`);
+    await page.getByRole('link', { name: new RegExp(`^${nickname} `) }).click();
+    await expect(page.getByRole('heading', { name: nickname })).toBeVisible();
+    return page.getByRole('listitem').filter({ hasText: 'set under Side key, long' });
+  };
+  await sideKey('ALARM');
+  await expect(await mapOf('Watch 1')).toContainText('Back: switch the set off at once');
+  await expect(page.getByText('For the whole set, Side key, long: ALARM (was LAMP)')).toBeVisible();
+  await expect(await mapOf('Watch 2')).toContainText('switches the lamp');
+  // A set that is given the role gets its keys.
+  await open(page, `${path}/devices`);
+  await page.getByRole('button', { name: 'Change Watch 2' }).click();
+  await page.getByLabel('Set up for').selectOption('Watch');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Watch 2 is saved.')).toBeVisible();
+  await expect(await mapOf('Watch 2')).toContainText('sounds and sends an alarm');
+  await sideKey('SCAN');
+});

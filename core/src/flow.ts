@@ -20,13 +20,13 @@ export interface Prepared {
   readonly toAccept: readonly number[];
 }
 
-/** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, which of that may go, and for a repeater its channel. */
-export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & Partial<Pick<Unit, 'carries'>>;
+/** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, which of that may go, a repeater's channel, its role. */
+export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & Partial<Pick<Unit, 'carries' | 'roleId'>>;
 
 /** The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state. */
 export function prepare(plan: Plan, description: Description, unit?: UnitState): Prepared {
   const { memory, notUnderstood } = heldMemory(description, unit?.holds ?? { places: [], settings: {} });
-  const fit = fitPlan(plan, fitDevice(description, memory, unit?.keeps ?? [], unit?.carries ?? null));
+  const fit = fitPlan(plan, fitDevice(description, memory, unit));
   const written = writeSheet(description, fit.image);
   const strange = notUnderstood.map(
     (what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what }),

@@ -9,6 +9,7 @@ import {
   type Slot,
   slotReader,
   slotsOf,
+  type Unit,
   writtenLists,
 } from '../model/index';
 import { isMeantFor } from './belongs';
@@ -28,20 +29,22 @@ export interface FitDevice {
   readonly present: Memory;
   /** For a repeater, the channel of the plan that it carries; `null` where nobody has said which. */
   readonly carries: string | null;
+  /** The team or role it is set up for. */
+  readonly roleId: string | null;
   /** Channel names as this device shortens them, as far as they were asked for. */
   readonly shortNames: Map<string, string>;
 }
 
+/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, the role it is set up for. */
+export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>>;
+
 /**
  * Prepares a description for the fit; the present memory is the factory's unless another is given.
- * @param keeps memory numbers that the holder keeps for themselves: no channel goes there
- * @param carries for a repeater, the id of its channel
  */
 export function fitDevice(
   description: Description,
   present: Memory = factoryMemory(description),
-  keeps: readonly number[] = [],
-  carries: string | null = null,
+  { keeps = [], carries = null, roleId = null }: UnitPart = {},
 ): FitDevice {
   const kept = new Set(keeps);
   const slots = slotsOf(description).filter((slot) => !kept.has(slot.number));
@@ -71,6 +74,7 @@ export function fitDevice(
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
     present,
     carries,
+    roleId,
     shortNames: new Map(),
   };
 }

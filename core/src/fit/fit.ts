@@ -58,7 +58,7 @@ export interface Fit {
 /** What of a plan its fit depends on. */
 export type FitPlan = Pick<Plan, 'channels'> &
   FitPolicy &
-  Partial<Pick<Plan, 'numbering' | 'alerts' | 'setup'>>;
+  Partial<Pick<Plan, 'numbering' | 'alerts' | 'setup' | 'roleSetup'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
@@ -133,9 +133,13 @@ function inTurn(
   return ranked.sort((a, b) => a.rank - b.rank).map(({ judgement }) => judgement);
 }
 
-/** The group's settings of this kind of set, as far as the set has them. */
-function wantedSettings({ setup }: FitPlan, { description, lists }: FitDevice): Record<string, number> {
-  const wanted = setup?.[description.id] ?? {};
+/** The group's settings of this kind of set, as far as the set has them; those of its role go before those of all. */
+function wantedSettings(
+  { setup, roleSetup }: FitPlan,
+  { description, lists, roleId }: FitDevice,
+): Record<string, number> {
+  const ofRole = roleId === null ? {} : roleSetup?.[roleId]?.[description.id];
+  const wanted = { ...setup?.[description.id], ...ofRole };
   return Object.fromEntries(
     description.settings.flatMap(({ id, list }) => {
       const index = wanted[id];

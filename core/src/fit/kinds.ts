@@ -46,7 +46,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       description,
       keeps,
       title: title.filter(Boolean).join(', '),
-      device: fitDevice(description, heldMemory(description, unit.holds).memory, keeps, carries),
+      device: fitDevice(description, heldMemory(description, unit.holds).memory, { keeps, carries }),
       units: [unit],
     });
   }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { BehaviourSchema } from './behaviour';
 import { FrequencySchema } from './channel';
-import { ListSchema } from './lists';
+import { ListSchema, listItems } from './lists';
 import { RecipesSchema } from './recipes';
 
 export const DESCRIPTION_FORMAT = 'umbrex/description@1';
@@ -130,6 +130,34 @@ const SettingSchema = z.strictObject({
   factory: z.number().int().min(0),
 });
 
+/**
+ * What each key does besides what the steps use it for, and how to leave what was pressed by mistake. A programmable key does what its
+ * setting says: the values of that setting's list mean functions.
+ */
+export const KeyMapSchema = z.strictObject({
+  functions: z.record(
+    id,
+    z.strictObject({
+      title: z.string().min(1).max(80),
+      /** How to come back, in words; empty where nothing is to be left. */
+      leave: z.string().max(120),
+      /** The key that does it, where one key does. */
+      leaveBy: z.strictObject({ key: id, heldMs: z.number().int().min(1).max(60_000).optional() }).optional(),
+    }),
+  ),
+  keys: z
+    .array(
+      z.strictObject({
+        key: id,
+        /** Held at least so long; a short press without it. */
+        heldMs: z.number().int().min(1).max(60_000).optional(),
+        does: z.union([id, z.strictObject({ setting: id })]),
+      }),
+    )
+    .max(60),
+});
+export type KeyMap = z.infer<typeof KeyMapSchema>;
+
 /** One person's word on a description, with the set in hand. */
 export const MarkSchema = z.strictObject({
   kind: z.enum(['confirmed', 'contradicted']),
@@ -188,6 +216,7 @@ const shape = z.strictObject({
   loading: LoadingSchema.optional(),
   /** What is printed on each key, by the key's id. */
   keys: z.record(id, z.string().min(1).max(8)),
+  keyMap: KeyMapSchema.optional(),
   behaviour: BehaviourSchema.optional(),
   recipes: RecipesSchema.optional(),
   /** People's word on it; how sure the document is follows from these and from the replay. */
@@ -219,6 +248,19 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needList(description.operatorTone.list, ['operatorTone', 'list']);
   description.settings.forEach((setting, i) => {
     needList(setting.list, ['settings', i, 'list']);
+  });
+  const { keyMap } = description;
+  keyMap?.keys.forEach(({ key, does }, i) => {
+    const path = ['keyMap', 'keys', i];
+    if (!description.keys[key]) say([...path, 'key'], `no legend for the key "${key}"`);
+    const setting =
+      typeof does === 'object' ? description.settings.find(({ id }) => id === does.setting) : undefined;
+    if (typeof does === 'object' && !setting) say([...path, 'does'], `no setting "${does.setting}"`);
+    const wanted =
+      typeof does === 'string'
+        ? [does]
+        : listItems(description.lists[setting?.list ?? ''] ?? []).map(({ means }) => String(means));
+    for (const name of wanted) if (!keyMap.functions[name]) say([...path, 'does'], `no function "${name}"`);
   });
   const numbers = new Set<number>();
   description.regions.forEach((region, i) => {

@@ -34,13 +34,17 @@ export const AlertsSchema = z.strictObject({
 export type Alerts = z.infer<typeof AlertsSchema>;
 
 /** Keys in the order of the alphabet, however a database gives them back: two states compare by their text. */
-function inOrder<T extends Record<string, Record<string, number>>>(setup: T): T {
-  const sorted = <V>(record: Record<string, V>) =>
-    Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1));
-  return Object.fromEntries(
-    sorted(setup).map(([kind, settings]) => [kind, Object.fromEntries(sorted(settings))]),
-  ) as T;
+function inOrder<T>(value: T): T {
+  if (typeof value !== 'object' || value === null) return value;
+  const entries = Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
+  return Object.fromEntries(entries.map(([key, inner]) => [key, inOrder(inner)])) as T;
 }
+
+/** By kind of device and setting, the place in the setting's list. */
+const SetupSchema = z.record(
+  z.string().max(41),
+  z.record(z.string().max(41), z.number().int().min(0).max(500)),
+);
 
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
@@ -58,10 +62,9 @@ export const PlanHeadSchema = z.strictObject({
   /** `null` while the group sets up no alert radios. */
   alerts: AlertsSchema.nullable().default(null),
   /** Settings of the whole set that the group wants alike, by kind of device and setting: places in the setting's list. */
-  setup: z
-    .record(z.string().max(41), z.record(z.string().max(41), z.number().int().min(0).max(500)))
-    .overwrite(inOrder)
-    .default({}),
+  setup: SetupSchema.overwrite(inOrder).default({}),
+  /** The same for sets that a team or role carries, by its id: what stands here goes before what all have. */
+  roleSetup: z.record(z.uuid(), SetupSchema).overwrite(inOrder).default({}),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 
@@ -76,8 +79,9 @@ export type Plan = z.infer<typeof PlanSchema>;
 
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
-  const { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup } = plan;
-  return { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup };
+  const { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup, roleSetup } =
+    plan;
+  return { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup, roleSetup };
 }
 
 /**

@@ -51,6 +51,8 @@ export const UnitSchema = z.strictObject({
   testHeard: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
   /** For a repeater, the channel of the plan that it carries. */
   carries: z.uuid().nullable().default(null),
+  /** The team or role that it is set up for, where its settings differ by that. */
+  roleId: z.uuid().nullable().default(null),
   /** Memory numbers that its holder keeps for themselves: no plan writes there. */
   keeps: z.array(z.number().int().min(0).max(99_999)).max(500).default([]),
   intake: IntakeSchema.default({

@@ -1,6 +1,7 @@
 export * from './cable';
 export * from './card';
 export * from './events';
+export * from './keyMap';
 export * from './places';
 export * from './proof';
 export * from './readBack';

@@ -48,14 +48,14 @@ describe('a repeater on a plan', () => {
     expect(proof.proven).toBe(true);
   });
   it('waits for its tone even where the plan’s sets are open', () => {
-    const { image } = fitPlan(plan([kelp], 'open'), fitDevice(REPEATER, undefined, [], kelp.id));
+    const { image } = fitPlan(plan([kelp], 'open'), fitDevice(REPEATER, undefined, { carries: kelp.id }));
     expect(image.slots.get(1)?.content.receiveTone).toBe('82.5');
   });
   it('holds the pair that it carries and no other; nobody having said which is a question', () => {
     const other = channel('Gannet', 462.7, 467.7, { id: uuid(42), transmitTone: '100.0' });
     const direct = channel('Direct', 462.5625, 462.5625, { id: uuid(43) });
     const of = (carries: string | null) =>
-      fitPlan(plan([kelp, other, direct]), fitDevice(REPEATER, undefined, [], carries)).cells.map(
+      fitPlan(plan([kelp, other, direct]), fitDevice(REPEATER, undefined, { carries })).cells.map(
         ({ verdict, findings }) => [verdict, findings[0]?.code],
       );
     expect(of(other.id)).toEqual([

@@ -102,7 +102,8 @@ const whole = (any: Plan): Plan => ({
   ...any,
   alerts: { areas: ['099001', '099002'], reach: 'list', weatherHz: 162_475_000, silent: ['FFA', 'RWT'] },
   setup: {
-    'page-handheld': { beep: 0, light: 2 },
+    'page-handheld': { beep: 0, light: 2, sideShort: 3, sideLong: 1 },
+    'zoned-mobile': { keyA: 4, keyB: 1 },
     'bank-handheld': { bright: 4 },
     'pocket-radio': { bell: 3 },
   },

@@ -58,6 +58,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     numbering: null,
     alerts: null,
     setup: {},
+    roleSetup: {},
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };

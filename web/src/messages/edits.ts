@@ -22,6 +22,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   numbering: 'numbers',
   alerts: 'alert radios',
   setup: 'settings of whole sets',
+  roleSetup: 'settings by role',
+  roleId: 'set up for',
   areas: 'areas',
   reach: 'sounds for',
   weatherHz: 'transmitter',

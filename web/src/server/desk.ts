@@ -64,9 +64,9 @@ export function fitPart({ behaviour: _b, recipes: _r, ...rest }: Description): D
 export function waiting({ state, board }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
   const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
   const wrong = reviewPlan(state.plan, { today: today() }).filter(({ next }) => next !== 'know');
-  // What a set cannot do is known; only what somebody can look into is counted.
+  // Which events a set has no switch for is known; only what somebody can look into is counted.
   const gather = Object.values(board.unitFindings).filter((findings) =>
-    findings.some(({ severity, code }) => severity !== 'note' || code === 'firmware-unknown'),
+    findings.some(({ code }) => code !== 'alert-no-switch' && code !== 'alert-always-on'),
   ).length;
   return { gather, arrange: wrong.length, fit: unknownCells.length };
 }

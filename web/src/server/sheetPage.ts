@@ -22,12 +22,12 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
   const { plan } = desk.state;
   const planText = JSON.stringify(plan);
   return ({ description, version }, unit) => {
-    const { keeps, holds, accepts, carries } = unit;
+    const { keeps, holds, accepts, carries, roleId } = unit;
     const key = [
       desk.workspace.id,
       description.id,
       version,
-      JSON.stringify([keeps, holds, accepts, carries]),
+      JSON.stringify([keeps, holds, accepts, carries, roleId]),
       planText,
     ];
     return sheets.of(key.join(' '), () => prepare(plan, description, unit));

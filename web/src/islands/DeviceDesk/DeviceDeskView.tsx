@@ -53,6 +53,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
             kinds={kinds}
             people={people}
             pairs={props.pairs}
+            teams={props.teams}
             action="Add device"
             save={(unit) => add({ ...unit, id: crypto.randomUUID() })}
           />
@@ -142,8 +143,9 @@ function KindSection(props: SectionProps) {
       {props.mayEdit && kind.settings.length > 0 && (
         <SetupForm
           kind={kind}
-          wanted={props.setup[kind.id] ?? {}}
-          save={(settings) => props.saveSetup(kind, settings)}
+          teams={props.teams}
+          wantedOn={(roleId) => props.wantedOn(kind, roleId)}
+          save={(roleId, settings) => props.saveSetup(kind, roleId, settings)}
         />
       )}
       <ul>
@@ -155,6 +157,7 @@ function KindSection(props: SectionProps) {
                 kinds={kinds}
                 people={people}
                 pairs={props.pairs}
+                teams={props.teams}
                 action="Save"
                 save={(next) => save(next, entry.version)}
                 cancel={() => setEditing(null)}

@@ -11,6 +11,7 @@ interface Props {
   kinds: readonly Kind[];
   people: readonly { id: string; name: string }[];
   pairs: readonly { id: string; name: string }[];
+  teams: readonly { id: string; name: string }[];
   save: (unit: Unit) => Promise<boolean>;
   cancel?: () => void;
   action: string;
@@ -31,7 +32,7 @@ const INTAKE = [
 ] as const;
 
 /** The fields of one device: the ones that a list needs, and when it is opened all of them. */
-export function UnitForm({ unit, kinds, people, pairs, save, cancel, action }: Props) {
+export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, action }: Props) {
   const { register, handleSubmit, formState, reset, watch } = useForm<UnitInput, unknown, Unit>({
     resolver: zodResolver(UnitSchema),
     defaultValues: unit,
@@ -108,6 +109,21 @@ export function UnitForm({ unit, kinds, people, pairs, save, cancel, action }: P
               >
                 <option value="">nobody has said</option>
                 {pairs.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </Labelled>
+          )}
+          {teams.length > 0 && (
+            <Labelled title="Set up for">
+              <select
+                className="select select-sm w-full"
+                {...register('roleId', { setValueAs: (value: string | null) => value || null })}
+              >
+                <option value="">no role of its own</option>
+                {teams.map(({ id, name }) => (
                   <option key={id} value={id}>
                     {name}
                   </option>

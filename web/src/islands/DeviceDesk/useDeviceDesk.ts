@@ -32,10 +32,20 @@ export interface Initial {
   readonly units: readonly HeldUnit[];
   readonly kinds: readonly Kind[];
   readonly people: readonly Person[];
+  readonly teams: readonly { id: string; name: string }[];
   /** The channels of the plan that go through a repeater. */
   readonly pairs: readonly { id: string; name: string }[];
   readonly mayEdit: boolean;
   readonly today: string;
+}
+
+/** Settings of the whole set, by id: places in their lists. */
+export type Settings = Readonly<Record<string, number>>;
+
+/** Settings by kind with those of one kind put in; a kind without any is left out. */
+function withSettings<T extends Record<string, Settings>>(all: T, kindId: string, settings: Settings) {
+  const { [kindId]: _, ...others } = all;
+  return Object.keys(settings).length === 0 ? others : { ...others, [kindId]: settings };
 }
 
 /** The state of the device list: adding, changing and removing units, and taking in descriptions. */
@@ -61,11 +71,20 @@ export function useDeviceDesk(initial: Initial) {
   };
 
   const [plan, setPlan] = useState({ head: initial.head, version: initial.planVersion });
-  /** Saves what the group wants set alike on a kind; a setting that is left out stays as each set has it. */
-  const saveSetup = async (kind: Kind, settings: Readonly<Record<string, number>>) => {
-    const { [kind.id]: _, ...others } = plan.head.setup;
-    const setup = Object.keys(settings).length === 0 ? others : { ...others, [kind.id]: settings };
-    const head = { ...plan.head, setup };
+  /**
+   * Saves what the group wants set alike on a kind, for everybody or for one team or role; a setting that is left out stays as each
+   * set has it, or as everybody has it.
+   */
+  const saveSetup = async (kind: Kind, roleId: string, settings: Settings) => {
+    const { setup, roleSetup } = plan.head;
+    const { [roleId]: ofRole = {}, ...otherRoles } = roleSetup;
+    const changed = withSettings(roleId === '' ? setup : ofRole, kind.id, settings);
+    const role = initial.teams.find(({ id }) => id === roleId);
+    const isEmpty = Object.keys(changed).length === 0;
+    const head =
+      roleId === ''
+        ? { ...plan.head, setup: changed }
+        : { ...plan.head, roleSetup: isEmpty ? otherRoles : { ...otherRoles, [roleId]: changed } };
     try {
       const { editId } = await call<{ editId: string | null }>('PUT', `/api/plans/${initial.planId}`, {
         version: plan.version,
@@ -73,7 +92,9 @@ export function useDeviceDesk(initial: Initial) {
       });
       setPlan({ head, version: editId ? plan.version + 1 : plan.version });
       $notice.set({
-        text: editId ? `The settings of every ${kind.title} are saved.` : 'Nothing was different.',
+        text: editId
+          ? `The settings of every ${kind.title}${role ? ` of ${role.name}` : ''} are saved.`
+          : 'Nothing was different.',
         kind: 'done',
         ...(editId && { editId }),
       });
@@ -116,7 +137,8 @@ export function useDeviceDesk(initial: Initial) {
     add,
     save: saveAndClose,
     remove: ({ unit, version }: HeldUnit) => remove({ value: unit, version }),
-    setup: plan.head.setup,
+    wantedOn: (kind: Kind, roleId: string): Settings =>
+      (roleId === '' ? plan.head.setup : (plan.head.roleSetup[roleId] ?? {}))[kind.id] ?? {},
     saveSetup,
     importDescription,
     importFindings,

@@ -41,6 +41,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     numbering: row.numbering,
     alerts: row.alerts,
     setup: row.setup,
+    roleSetup: row.role_setup,
     channels: rows.map(channelFromRow),
   });
   return {
@@ -64,6 +65,7 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     numbering: plan.numbering && JSON.stringify(plan.numbering),
     alerts: plan.alerts && JSON.stringify(plan.alerts),
     setup: JSON.stringify(plan.setup),
+    role_setup: JSON.stringify(plan.roleSetup),
   });
   const rows = plan.channels.map((channel, i) => ({
     ...channelRow(channel),
@@ -171,6 +173,7 @@ export async function savePlanHead(
       numbering: head.numbering && JSON.stringify(head.numbering),
       alerts: head.alerts && JSON.stringify(head.alerts),
       setup: JSON.stringify(head.setup),
+      role_setup: JSON.stringify(head.roleSetup),
       version: version + 1,
     });
   return recordEdit(

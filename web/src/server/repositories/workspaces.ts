@@ -31,6 +31,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
     numbering: null,
     alerts: null,
     setup: {},
+    roleSetup: {},
     groups: [{ id: groupId, name: 'Channels', note: '' }],
     channels: [],
   };

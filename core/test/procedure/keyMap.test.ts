@@ -1,0 +1,94 @@
+import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { prepare } from '@umbrex/core/flow';
+import { DescriptionSchema } from '@umbrex/core/model';
+import { keyLines, VirtualDevice } from '@umbrex/core/procedure';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED, shipped } from '../support/devices';
+import { plan, unit, uuid } from '../support/plans';
+
+const PAGE = shipped('page-handheld');
+const [LEADERS, DRIVERS] = [uuid(61), uuid(62)];
+const wanted = {
+  ...plan([]),
+  setup: { 'page-handheld': { beep: 0, sideShort: 1 } },
+  roleSetup: {
+    [LEADERS]: { 'page-handheld': { sideShort: 2, sideLong: 4 } },
+    [DRIVERS]: { 'zoned-mobile': { keyA: 1 } },
+  },
+};
+const image = (roleId: string | null, id = 'page-handheld') =>
+  fitPlan(wanted, fitDevice(shipped(id), undefined, { roleId })).image;
+
+describe('settings of whole sets by role', () => {
+  it('what a role wants goes before what all have, setting by setting', () => {
+    expect(image(null).settings).toEqual({ beep: 0, sideShort: 1 });
+    expect(image(LEADERS).settings).toEqual({ beep: 0, sideShort: 2, sideLong: 4 });
+    expect(image(DRIVERS).settings).toEqual({ beep: 0, sideShort: 1 });
+    expect(image(DRIVERS, 'zoned-mobile').settings).toEqual({ keyA: 1 });
+    expect(image(uuid(99)).settings).toEqual({ beep: 0, sideShort: 1 });
+  });
+  it('each role’s sheet proves, on the settings of that role', () => {
+    for (const roleId of [null, LEADERS, DRIVERS])
+      for (const id of ['page-handheld', 'zoned-mobile']) {
+        const { proof, sheet } = prepare(wanted, shipped(id), unit(1, id, { roleId }));
+        expect(proof.firstDifference).toBeNull();
+        if (id === 'page-handheld') expect(sheet.steps.length).toBeGreaterThan(0);
+      }
+  });
+});
+
+describe('the key map of a set', () => {
+  it('says what each key does as the set is configured', () => {
+    const sides = (roleId: string | null) =>
+      keyLines(PAGE, memoryAfter(image(roleId)).settings)
+        .filter(({ legend }) => legend === 'SIDE')
+        .map(({ heldMs, does, setting }) => [heldMs, does, setting]);
+    expect(sides(null)).toEqual([
+      [undefined, 'opens the receiver: everything is heard, tone or not', 'Side key, short'],
+      [1500, 'switches the lamp', 'Side key, long'],
+    ]);
+    expect(sides(LEADERS).map(([, does]) => does)).toEqual(['begins to scan', 'sounds and sends an alarm']);
+  });
+  it('nothing is said where nobody described one', () =>
+    expect(keyLines(shipped('pocket-radio'), {})).toEqual([]));
+
+  const mapped = SHIPPED.filter(({ keyMap, behaviour }) => keyMap && behaviour);
+  it.each(mapped.map((description) => [description.id, description] as const))(
+    '%s: every way back that names a key leads back, with nothing changed',
+    (_, description) => {
+      const { functions = {}, keys = [] } = description.keyMap ?? {};
+      let tried = 0;
+      for (const { key, heldMs, does } of keys) {
+        const back = typeof does === 'string' ? functions[does]?.leaveBy : undefined;
+        if (!back) continue;
+        const device = new VirtualDevice(description);
+        const [screen, memory] = [device.screen(), device.memory()];
+        device.take({ kind: 'key', key, heldMs: heldMs ?? 120 });
+        expect(device.screen(), key).not.toEqual(screen);
+        device.take({ kind: 'key', key: back.key, heldMs: back.heldMs ?? 120 });
+        expect(device.screen(), key).toEqual(screen);
+        expect(device.memory(), key).toEqual(memory);
+        expect(device.emissions()).toEqual([]);
+        tried++;
+      }
+      expect(tried).toBeGreaterThan(2);
+    },
+  );
+  it('a map that names a key, a setting or a function that is not there is refused at its place', () => {
+    const bad = structuredClone(PAGE);
+    bad.keyMap?.keys.push(
+      { key: 'nokey', does: 'talk' },
+      { key: 'talk', does: 'fly' },
+      { key: 'talk', does: { setting: 'none' } },
+    );
+    delete bad.keyMap?.functions.alarm;
+    const paths = DescriptionSchema.safeParse(bad).error?.issues.map(({ path }) => path.join('/'));
+    expect(paths).toEqual([
+      'keyMap/keys/1/does',
+      'keyMap/keys/2/does',
+      'keyMap/keys/9/key',
+      'keyMap/keys/10/does',
+      'keyMap/keys/11/does',
+    ]);
+  });
+});
