@@ -103,6 +103,13 @@ export type Finding = Common &
         readonly deaf: number;
       }
     | { readonly code: 'override-unknown'; readonly reach: 'transmit' | 'both'; readonly sticky: boolean }
+    // steps that somebody recorded
+    | { readonly code: 'record-keys'; readonly keys: string }
+    | { readonly code: 'record-value'; readonly value: string }
+    | { readonly code: 'record-not-spelled'; readonly goal: string }
+    | { readonly code: 'record-ambiguous'; readonly goal: string }
+    | { readonly code: 'record-shows'; readonly wanted: string; readonly found: string }
+    | { readonly code: 'record-not-kept'; readonly wanted: string; readonly found: string }
     // the plan by itself
     | { readonly code: 'input-output-swapped' }
     | { readonly code: 'direct-tone-never-sent'; readonly tone: string }

@@ -4,6 +4,7 @@ import { BehaviourSchema } from './behaviour';
 import { FrequencySchema } from './channel';
 import { ListSchema, listItems } from './lists';
 import { RecipesSchema } from './recipes';
+import { RecordingSchema } from './recording';
 
 export const DESCRIPTION_FORMAT = 'umbrex/description@1';
 
@@ -219,6 +220,8 @@ const shape = z.strictObject({
   keyMap: KeyMapSchema.optional(),
   behaviour: BehaviourSchema.optional(),
   recipes: RecipesSchema.optional(),
+  /** The steps that its keys were learnt from, where somebody recorded them with a set in hand. */
+  recording: RecordingSchema.optional(),
   /** People's word on it; how sure the document is follows from these and from the replay. */
   marks: z.array(MarkSchema),
 });

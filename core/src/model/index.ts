@@ -12,6 +12,7 @@ export * from './net';
 export * from './person';
 export * from './plan';
 export * from './recipes';
+export * from './recording';
 export * from './slots';
 export * from './station';
 export * from './tone';

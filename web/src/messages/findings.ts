@@ -88,6 +88,30 @@ const WORDS: Words = {
     help: 'Choose it under Devices, at this repeater.',
   }),
   'not-its-pair': () => ({ what: 'This repeater carries another pair.' }),
+  'record-keys': (f) => ({
+    what: `“${f.keys}” cannot be read as keys.`,
+    help: 'Write the legends with spaces between, x3 after a key that was pressed three times, (2 s) after one that was held.',
+  }),
+  'record-value': (f) => ({
+    what: `“${f.value || 'Nothing'}” is nothing that this kind of set has there.`,
+    help: 'Write it as the set shows it, a frequency in MHz.',
+  }),
+  'record-not-spelled': (f) => ({
+    what: `No line of these keys spells ${f.goal}.`,
+    help: 'Type it, or turn a key to it by as many presses as lie between, on a line of its own. Turn forward if you can.',
+  }),
+  'record-ambiguous': (f) => ({
+    what: `Several of these lines could be the one that comes to ${f.goal}.`,
+    help: 'Write beside the right one what the set shows after it.',
+  }),
+  'record-shows': (f) => ({
+    what: `After this line the set showed “${f.wanted}”; by the lines so far it would show “${f.found}”.`,
+    help: 'Write only what surely stands there, or leave it empty; begin and end every task at rest.',
+  }),
+  'record-not-kept': (f) => ({
+    what: `By these lines the set would not keep ${f.wanted}${f.found ? `, but ${f.found}` : ''}.`,
+    help: 'Add the key that takes the value.',
+  }),
   'listen-only-by-plan': () => ({ what: 'The plan only listens here.' }),
   'no-repeater-input': (f) => ({
     what: `Listen only: it cannot send on the repeater’s input, ${mhzText(f.inputHz)} MHz.`,

@@ -1,0 +1,2 @@
+export * from './build';
+export * from './keyText';

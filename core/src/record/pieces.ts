@@ -1,0 +1,191 @@
+import type { Finding } from '../findings/index';
+import {
+  type Description,
+  type ListItem,
+  type Recording,
+  type Slot,
+  slotsOf,
+  writtenLists,
+} from '../model/index';
+import { hzFromMHzText, mhzText } from '../units/index';
+import { type Press, readKeys } from './keyText';
+
+/** A part of a recorded line, as it is meant: a key as it is, or something that depends on the place or the value. */
+export type Piece =
+  | { readonly kind: 'press'; readonly legend: string; readonly heldMs?: number }
+  | { readonly kind: 'number'; readonly width: number }
+  | { readonly kind: 'slotWheel'; readonly legend: string }
+  | { readonly kind: 'frequency'; readonly digits: number; readonly unitHz: number }
+  | { readonly kind: 'code'; readonly width: number }
+  | { readonly kind: 'wheel'; readonly legend: string }
+  | { readonly kind: 'name' };
+
+/** A recorded line made out: what its keys mean, and what the set then showed. */
+export interface MadeOut {
+  readonly pieces: readonly Piece[];
+  readonly shows: string;
+}
+
+/** What a task brings about: the place gone to, or a field from one value to another. */
+export type Goal =
+  | { readonly kind: 'place'; readonly from: number; readonly to: number; readonly slots: readonly Slot[] }
+  | { readonly kind: 'frequency'; readonly hz: number }
+  | { readonly kind: 'value'; readonly list: readonly ListItem[]; readonly from: number; readonly to: number }
+  | { readonly kind: 'name'; readonly text: string; readonly letters: ReadonlyMap<string, string> };
+
+/** The steps of frequency that a keypad types, in hertz, the usual ones first (common practice). */
+const UNITS_HZ = [100, 1000, 10, 10_000];
+
+/** Makes the lines of a task out. The line that spells the goal stands for every such goal; all others are pressed as they are. */
+export function makeOut(
+  steps: Recording['place'],
+  goal: Goal,
+  path: string,
+): { lines: MadeOut[]; findings: Finding[] } {
+  const findings: Finding[] = [];
+  const read = steps.map(({ keys, shows }, i) => {
+    const presses = readKeys(keys);
+    if (!presses) findings.push({ code: 'record-keys', severity: 'error', path: `${path}/${i}/keys`, keys });
+    return { presses: presses ?? [], shows, meant: presses ? meaning(presses, goal) : undefined };
+  });
+  const could = read.filter(({ meant }) => meant !== undefined);
+  // One press may be one step of any wheel: what is typed, or shows the goal afterwards, is it.
+  const told = could.filter(({ shows }) => shows.includes(goalText(goal)));
+  const typed = could.filter(({ meant }) => meant?.kind !== 'wheel' && meant?.kind !== 'slotWheel');
+  const it = typed[0] ?? told[0] ?? (could.length === 1 ? could[0] : undefined);
+  if (!it && findings.length === 0)
+    findings.push({
+      code: could.length === 0 ? 'record-not-spelled' : 'record-ambiguous',
+      severity: 'error',
+      path,
+      goal: goalText(goal),
+    });
+  const lines = read.map(
+    (line): MadeOut => ({
+      pieces: line === it && line.meant ? [line.meant] : asPressed(line.presses),
+      shows: line.shows,
+    }),
+  );
+  return { lines, findings };
+}
+
+function asPressed(presses: readonly Press[]): Piece[] {
+  return presses.flatMap(({ legend, times, heldMs }) =>
+    Array.from({ length: times }, () => ({
+      kind: 'press' as const,
+      legend,
+      ...(heldMs !== undefined && { heldMs }),
+    })),
+  );
+}
+
+/** What a line of keys stands for, when it spells the goal. */
+function meaning(presses: readonly Press[], goal: Goal): Piece | undefined {
+  const typed = presses.every(
+    ({ legend, times, heldMs }) => legend.length === 1 && times === 1 && heldMs === undefined,
+  )
+    ? presses.map(({ legend }) => legend).join('')
+    : '';
+  const [only, ...more] = presses;
+  const wheel = only && more.length === 0 && only.heldMs === undefined ? only : undefined;
+  switch (goal.kind) {
+    case 'place': {
+      if (typed !== '' && typed === String(goal.to).padStart(typed.length, '0'))
+        return { kind: 'number', width: typed.length };
+      const place = (number: number) => goal.slots.findIndex((slot) => slot.number === number);
+      return wheel && turns(place(goal.from), place(goal.to), goal.slots.length) === wheel.times
+        ? { kind: 'slotWheel', legend: wheel.legend }
+        : undefined;
+    }
+    case 'frequency': {
+      const unitHz = UNITS_HZ.find(
+        (unit) => goal.hz % unit === 0 && typed === String(goal.hz / unit).padStart(typed.length, '0'),
+      );
+      return unitHz !== undefined && typed.length > 3
+        ? { kind: 'frequency', digits: typed.length, unitHz }
+        : undefined;
+    }
+    case 'value': {
+      const { list, from, to } = goal;
+      if (typed !== '' && list[to]?.typed === typed && list.every((item) => item.typed !== undefined))
+        return { kind: 'code', width: typed.length };
+      return wheel && turns(from, to, list.length) === wheel.times
+        ? { kind: 'wheel', legend: wheel.legend }
+        : undefined;
+    }
+    case 'name':
+      return tapsOf(goal) === presses.map(({ legend, times }) => `${legend}×${times}`).join(' ')
+        ? { kind: 'name' }
+        : undefined;
+    default:
+      return goal satisfies never;
+  }
+}
+
+/** Steps forward from one place of a wheel to another. */
+const turns = (from: number, to: number, count: number) => (((to - from) % count) + count) % count;
+
+/** The keys that a name is tapped with, as they are read from a line. */
+function tapsOf({ text, letters }: Extract<Goal, { kind: 'name' }>): string {
+  return [...text]
+    .map((char) => {
+      const found = [...letters].find(([, row]) => row.includes(char));
+      return found ? `${found[0]}×${found[1].indexOf(char) + 1}` : '?';
+    })
+    .join(' ');
+}
+
+/** A goal as it is spelled: a number, a value in the set's words, a name; a frequency in MHz. */
+export function goalText(goal: Goal): string {
+  switch (goal.kind) {
+    case 'place':
+      return String(goal.to);
+    case 'frequency':
+      return mhzText(goal.hz);
+    case 'value':
+      return goal.list[goal.to]?.shown ?? '';
+    case 'name':
+      return goal.text;
+    default:
+      return goal satisfies never;
+  }
+}
+
+/** The goals of a recording, each with where it stands; what the set has no such place, field or value for is a finding. */
+export function goalsOf(
+  description: Description,
+  recording: Recording,
+): { place: Goal | null; fields: (Goal | null)[]; findings: Finding[] } {
+  const findings: Finding[] = [];
+  const slots = slotsOf(description);
+  const lists = writtenLists(description);
+  for (const key of ['startNumber', 'number'] as const)
+    if (!slots.some(({ number }) => number === recording[key]))
+      findings.push({
+        code: 'record-value',
+        severity: 'error',
+        path: `/${key}`,
+        value: String(recording[key]),
+      });
+  const letters = new Map(recording.letters.map(({ key, letters: row }) => [key, row]));
+  const fields = recording.fields.map(({ field: id, from, to }, i): Goal | null => {
+    const field = description.fields.find((candidate) => candidate.id === id);
+    const bad = (key: string, value: string) => {
+      findings.push({ code: 'record-value', severity: 'error', path: `/fields/${i}/${key}`, value });
+      return null;
+    };
+    if (!field) return bad('field', id);
+    if (field.holds === 'name') return { kind: 'name', text: to, letters };
+    if (field.list === undefined) {
+      const hz = hzFromMHzText(to);
+      return hz === undefined ? bad('to', to) : { kind: 'frequency', hz };
+    }
+    const list = lists[field.list] ?? [];
+    const find = (text: string) => list.findIndex(({ shown }) => shown.toLowerCase() === text.toLowerCase());
+    if (find(to) < 0) return bad('to', to);
+    if (find(from) < 0) return bad('from', from);
+    return { kind: 'value', list, from: find(from), to: find(to) };
+  });
+  const place: Goal = { kind: 'place', from: recording.startNumber, to: recording.number, slots };
+  return { place: findings.some(({ path }) => path === '/number') ? null : place, fields, findings };
+}

@@ -1,0 +1,230 @@
+import { prepare } from '@umbrex/core/flow';
+import { type Description, DescriptionSchema, type Recording, RecordingSchema } from '@umbrex/core/model';
+import { CALM, firstDifference, replay, VirtualDevice } from '@umbrex/core/procedure';
+import { linesText, readKeys, readLines, withRecordedSteps } from '@umbrex/core/record';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { shipped } from '../support/devices';
+import { anyPlan, channel, plan } from '../support/plans';
+
+/** The page hand-held as somebody has it who knows what it holds, but not its keys. */
+const PAGE = shipped('page-handheld');
+function unkeyed(): Description {
+  const { behaviour: _b, recipes: _r, keyMap: _k, ...rest } = PAGE;
+  return DescriptionSchema.parse({ ...rest, keys: {}, settings: [] });
+}
+
+const line = (keys: string, shows = '') => ({ keys, shows });
+const item = (code: string, shows: string, ...lines: ReturnType<typeof line>[]) => [
+  line('LIST', '21 RX FREQ'),
+  line(code, shows),
+  line('KEEP', shows),
+  ...lines,
+  line('KEEP', shows),
+  line('LEAVE', '045'),
+];
+/** What is seen on the set itself, each task from rest to rest. */
+const RECORDED: Recording = RecordingSchema.parse({
+  by: 'Signe Aldane',
+  on: '2026-11-20',
+  firmware: '1.06',
+  startNumber: 1,
+  number: 45,
+  letters: [
+    ['1', '1-/'],
+    ['2', 'ABC2'],
+    ['3', 'DEF3'],
+    ['4', 'GHI4'],
+    ['5', 'JKL5'],
+    ['6', 'MNO6'],
+    ['7', 'PQRS7'],
+    ['8', 'TUV8'],
+    ['9', 'WXYZ9'],
+    ['0', ' 0'],
+  ].map(([key, letters]) => ({ key, letters })),
+  place: [line('045', '045  M45')],
+  fields: [
+    { field: 'rx', from: '', to: '462.6500', steps: item('21', '21 RX FREQ', line('4626500', '4626500')) },
+    { field: 'shift', from: 'OFF', to: '+5.000', steps: item('22', '22 SHIFT', line('▲', '+5.000')) },
+    { field: 'txTone', from: 'OFF', to: '82.5', steps: item('23', '23 TX TONE', line('0825', '82.5')) },
+    { field: 'rxTone', from: 'OFF', to: 'D023N', steps: item('24', '24 RX TONE', line('# 023', 'D023N')) },
+    { field: 'power', from: 'HIGH', to: 'LOW', steps: item('25', '25 POWER', line('▲', 'LOW')) },
+    { field: 'width', from: 'WIDE', to: 'NARROW', steps: item('26', '26 WIDTH', line('▲', 'NARROW')) },
+    { field: 'noTalk', from: 'OFF', to: 'ON', steps: item('27', '27 NO TALK', line('▲', 'ON')) },
+    { field: 'title', from: '', to: 'KELP', steps: item('28', '28 TITLE', line('5 x2 3 x2 5 x3 7', 'KELP')) },
+  ],
+});
+
+const built = (recording: Recording = RECORDED): Description => {
+  const result = withRecordedSteps(unkeyed(), recording);
+  if (!result.ok) throw new Error(JSON.stringify(result.findings));
+  return result.value;
+};
+/** Does a sheet of the learnt grammar on the set that it was learnt from, key by legend. */
+function onTheSetItself(anything: ReturnType<typeof plan>, learnt: Description) {
+  const { fit, sheet, proof } = prepare(anything, learnt);
+  const keyOf = new Map(Object.entries(PAGE.keys).map(([id, legend]) => [legend, id]));
+  const steps = sheet.steps.map(({ events, promises }) => ({
+    promises,
+    events: events.map((event) =>
+      event.kind === 'key' ? { ...event, key: keyOf.get(learnt.keys[event.key] ?? '') ?? '' } : event,
+    ),
+  }));
+  const done = replay(PAGE, steps, CALM);
+  const { settings: _, ...memory } = done.memory;
+  return {
+    proof,
+    steps: steps.length,
+    difference: firstDifference(unkeyed(), fit.image, { ...memory, settings: {} }),
+    brokenPromise: done.brokenPromise,
+  };
+}
+
+describe('keys as people write them', () => {
+  it.each([
+    ['LIST', [{ legend: 'LIST', times: 1 }]],
+    ['045', ['0', '4', '5'].map((legend) => ({ legend, times: 1 }))],
+    [
+      '▲ x12 OK',
+      [
+        { legend: '▲', times: 12 },
+        { legend: 'OK', times: 1 },
+      ],
+    ],
+    ['▲ ×3', [{ legend: '▲', times: 3 }]],
+    ['LIST (2 s)', [{ legend: 'LIST', times: 1, heldMs: 2000 }]],
+    [
+      'LIST (1.5s) 7',
+      [
+        { legend: 'LIST', times: 1, heldMs: 1500 },
+        { legend: '7', times: 1 },
+      ],
+    ],
+  ])('%s', (text, presses) => expect(readKeys(text)).toEqual(presses));
+  it.each(['', 'x3', '(2 s)', '▲ x0', 'LIST (99 s)', 'NINELETTERS'])('“%s” is no keys', (text) =>
+    expect(readKeys(text)).toBeNull(),
+  );
+});
+
+describe('the lines of a task', () => {
+  it('are keys and what is then seen, one a line, and written back the same', () => {
+    const text = 'LIST -> 21 RX FREQ\n045\n▲ x3 -> 82.5';
+    expect(readLines(`\n ${text.replace('->', '→')} \n\n`)).toEqual([
+      { keys: 'LIST', shows: '21 RX FREQ' },
+      { keys: '045', shows: '' },
+      { keys: '▲ x3', shows: '82.5' },
+    ]);
+    expect(linesText(readLines(text))).toBe(text);
+  });
+});
+
+describe('a grammar learnt from one recording', () => {
+  it('gives sheets that prove, on itself and on the very set that was recorded', () => {
+    const kelp = plan([
+      channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: 'D606N' }),
+      channel('Ferry', 462.65, 467.65, { transmitTone: '82.5', receiveTone: '82.5' }),
+      channel('Harbour works', 156.9, null, { service: 'other', receiveTone: '100.0' }),
+    ]);
+    const { proof, difference, brokenPromise, steps } = onTheSetItself(kelp, built());
+    expect([proof.firstDifference, difference, brokenPromise]).toEqual([null, null, null]);
+    expect(steps).toBeGreaterThan(40);
+  });
+  it('does so for any plan', () =>
+    fc.assert(
+      fc.property(anyPlan, (anything) => {
+        const { difference, brokenPromise } = onTheSetItself(anything, built());
+        expect([difference, brokenPromise]).toEqual([null, null]);
+      }),
+      { numRuns: 25 },
+    ));
+  it('is a description like any other: written, read, and the same', () => {
+    const learnt = built();
+    expect(DescriptionSchema.parse(JSON.parse(JSON.stringify(learnt)))).toEqual(learnt);
+    expect(learnt.recipes?.hazards.at(-1)).toContain('recorded once, by Signe Aldane on 2026-11-20');
+  });
+  it('goes by wheel to a place and to values where keys were turned, the way round that was recorded', () => {
+    const wheels = structuredClone(RECORDED);
+    wheels.place = [line('▲ x44', '045')];
+    wheels.fields = wheels.fields.filter(({ field }) => ['rx', 'rxTone', 'noTalk', 'title'].includes(field));
+    // D023N stands after OFF and the 50 CTCSS tones.
+    wheels.fields[1] = {
+      field: 'rxTone',
+      from: 'OFF',
+      to: 'D023N',
+      steps: item('24', '24 RX TONE', line('▲ x51', 'D023N')),
+    };
+    const heard = plan([channel('Club', 150.5, null, { service: 'other', receiveTone: 'D025N' })]);
+    const { difference } = onTheSetItself(heard, built(wheels));
+    expect(difference).toBeNull();
+  });
+  it('presses what is nowhere spelled as it was, and holds what was held', () => {
+    const held = structuredClone(RECORDED);
+    held.place = [line('LIST (2 s)', 'KEYS LOCKED'), line('LIST (2 s)', '001'), line('045', '045  M45')];
+    const device = new VirtualDevice(built(held));
+    device.take({
+      kind: 'key',
+      key: Object.entries(built(held).keys).find(([, l]) => l === 'LIST')?.[0] ?? '',
+      heldMs: 2000,
+    });
+    expect(device.screen()).toEqual(['KEYS LOCKED']);
+  });
+});
+
+type Field = Recording['fields'][number];
+type Change = (place: Recording['place'], field: (i: number) => Field, recording: Recording) => unknown;
+
+describe('a recording that cannot be right is refused at its line', () => {
+  const cases: readonly [string, Change, string, string][] = [
+    ['keys that are none', (place) => place.splice(0, 1, line('x3')), 'record-keys', '/place/0/keys'],
+    [
+      'a number that nobody typed',
+      (place) => place.splice(0, 1, line('046')),
+      'record-not-spelled',
+      '/place',
+    ],
+    ['a place it has not', (_p, _f, r) => Object.assign(r, { number: 900 }), 'record-value', '/number'],
+    [
+      'a field it has not',
+      (_, f) => Object.assign(f(1), { field: 'colour' }),
+      'record-value',
+      '/fields/1/field',
+    ],
+    ['a value it has not', (_, f) => Object.assign(f(2), { to: '82.6' }), 'record-value', '/fields/2/to'],
+    [
+      'a wheel turned too far',
+      (_, f) => f(1).steps.splice(3, 1, line('▲ x2')),
+      'record-ambiguous',
+      '/fields/1/steps',
+    ],
+    [
+      'letters that nobody wrote down',
+      (_p, _f, r) => Object.assign(r, { letters: [] }),
+      'record-not-spelled',
+      '/fields/7/steps',
+    ],
+    [
+      'a value on a place where that field is locked',
+      (place, _, r) => {
+        Object.assign(r, { number: 31 });
+        place.splice(0, 1, line('031'));
+      },
+      'record-not-kept',
+      '/fields/2/to',
+    ],
+    [
+      'a display that cannot be',
+      (_, f) => f(3).steps.splice(5, 1, line('LEAVE', 'ELSE')),
+      'record-shows',
+      '/fields/3/steps/5/shows',
+    ],
+  ];
+  it.each(cases)('%s', (_, change, code, path) => {
+    const recording = structuredClone(RECORDED);
+    change(recording.place, (i) => recording.fields[i] as Field, recording);
+    const result = withRecordedSteps(unkeyed(), recording);
+    expect(result.ok ? [] : result.findings.map((finding) => [finding.code, finding.path])).toContainEqual([
+      code,
+      path,
+    ]);
+  });
+});
