@@ -104,6 +104,7 @@ export type Finding = Common &
       }
     | { readonly code: 'override-unknown'; readonly reach: 'transmit' | 'both'; readonly sticky: boolean }
     // steps that somebody recorded
+    | { readonly code: 'record-has-keys' }
     | { readonly code: 'record-keys'; readonly keys: string }
     | { readonly code: 'record-value'; readonly value: string }
     | { readonly code: 'record-not-spelled'; readonly goal: string }

@@ -58,6 +58,12 @@ export function withRecordedSteps(description: Description, recording: Recording
     : { ok: true, value: whole.data, findings: [] };
 }
 
+/** A description without what was learnt from a recording: as it was before anybody recorded its steps. */
+export function withoutSteps(description: Description): Description {
+  const { behaviour: _b, recipes: _r, recording: _s, ...rest } = description;
+  return { ...rest, keys: {} };
+}
+
 /** Puts recipes and behaviour together, task by task; every task begins and ends at rest. */
 class GrammarBuilder {
   private readonly modes: Record<string, Mode> = { rest: { screen: ['{label}'], on: [] } };

@@ -24,6 +24,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   setup: 'settings of whole sets',
   roleSetup: 'settings by role',
   roleId: 'set up for',
+  recording: 'recorded steps',
   areas: 'areas',
   reach: 'sounds for',
   weatherHz: 'transmitter',

@@ -88,6 +88,10 @@ const WORDS: Words = {
     help: 'Choose it under Devices, at this repeater.',
   }),
   'not-its-pair': () => ({ what: 'This repeater carries another pair.' }),
+  'record-has-keys': () => ({
+    what: 'The keys of this kind of set are described already.',
+    help: 'Save its description under another id, and record the steps there.',
+  }),
   'record-keys': (f) => ({
     what: `“${f.keys}” cannot be read as keys.`,
     help: 'Write the legends with spaces between, x3 after a key that was pressed three times, (2 s) after one that was held.',

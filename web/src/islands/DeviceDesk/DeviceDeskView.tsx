@@ -140,6 +140,14 @@ function KindSection(props: SectionProps) {
           {behind > 0 && `, ${behind} of ${held.length} on another firmware`}, <KindFile kind={kind} />
         </span>
       </h2>
+      {props.mayEdit && kind.steps !== 'known' && (
+        <p className="py-1 text-[0.93rem]">
+          {kind.steps === 'unknown' ? 'Nobody has described its keys: its sheets are cards of values. ' : ''}
+          <a className="link" href={`/plans/${props.planId}/steps/${kind.id}`}>
+            {kind.steps === 'unknown' ? 'Record its steps once' : 'Its steps, as they were recorded'}
+          </a>
+        </p>
+      )}
       {props.mayEdit && kind.settings.length > 0 && (
         <SetupForm
           kind={kind}

@@ -19,6 +19,8 @@ export interface Kind {
   readonly alerts: boolean;
   /** Whether it is a repeater, which carries one pair of the plan. */
   readonly repeats: boolean;
+  /** Whether its keys are described, were recorded once with a set in hand, or nobody has. */
+  readonly steps: 'known' | 'recorded' | 'unknown';
   /** Settings of the whole set whose keys are described, with the values each can take, and its own from the factory. */
   readonly settings: readonly { id: string; title: string; values: readonly string[]; factory: number }[];
   /** The tones its operator can pick by hand; `null` where the set has no such thing or nobody knows. */

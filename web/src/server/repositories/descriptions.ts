@@ -1,6 +1,13 @@
-import { type Description, DescriptionSchema, type Mark } from '@umbrex/core/model';
+import {
+  type Description,
+  DescriptionSchema,
+  type Mark,
+  type Recording,
+  RecordingSchema,
+} from '@umbrex/core/model';
+import { withoutSteps, withRecordedSteps } from '@umbrex/core/record';
 import type { Knex } from 'knex';
-import { ChangedMeanwhile, NotHere } from '../problem';
+import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
 import { type Edit, recordEdit } from './edits';
 
 export interface HeldDescription {
@@ -66,7 +73,46 @@ export async function addMark(
   return { description, version: version + 1, editId };
 }
 
-/** Takes a mark back, or a description that came in by file and that no device is of. */
+/** Learns a kind's keys from steps that somebody recorded, from a version of the description. */
+export async function saveSteps(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  id: string,
+  version: number,
+  recording: Recording,
+): Promise<SavedDescription> {
+  const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
+  if (!row) throw new NotHere();
+  const before = DescriptionSchema.parse(row.document);
+  if (row.version !== version) throw new ChangedMeanwhile({ description: before, version: row.version });
+  if (before.behaviour && !before.recording)
+    throw new BadInput([{ code: 'record-has-keys', severity: 'error', path: '/recording' }]);
+  const result = withRecordedSteps(withoutSteps(before), recording);
+  if (!result.ok) throw new BadInput(result.findings);
+  const description = result.value;
+  await trx('description')
+    .where({ workspace_id: workspaceId, id })
+    .update({ document: JSON.stringify(description), version: version + 1 });
+  const editId = await recordEdit(trx, workspaceId, {
+    kind: 'description',
+    aggregateId: id,
+    before: { recording: before.recording ?? null, firmware: before.firmware },
+    after: { recording, firmware: description.firmware },
+  });
+  return { description, version: version + 1, editId };
+}
+
+/** A description with the steps of an earlier recording, or with none. */
+function withStepsOf(description: Description, part: { recording: unknown; firmware: unknown }): Description {
+  const firmware = DescriptionSchema.shape.firmware.parse(part.firmware);
+  const bare = { ...withoutSteps(description), firmware };
+  if (part.recording === null) return bare;
+  const result = withRecordedSteps(bare, RecordingSchema.parse(part.recording));
+  if (!result.ok) throw new BadInput(result.findings);
+  return result.value;
+}
+
+/** Takes a mark back, or recorded steps, or a description that came in by file and that no device is of. */
 export async function revertDescription(
   trx: Knex.Transaction,
   workspaceId: string,
@@ -83,6 +129,14 @@ export async function revertDescription(
       .first('id');
     if (used || row.version !== 1) throw new ChangedMeanwhile(state);
     await trx('description').where(at).delete();
+  } else if ('recording' in (edit.before as object)) {
+    const part = (one: unknown) => one as { recording: unknown; firmware: unknown };
+    // A database gives keys back in an order of its own; the schema puts both in one.
+    const after = RecordingSchema.nullable().parse(part(edit.after).recording);
+    if (JSON.stringify(now.recording ?? null) !== JSON.stringify(after)) throw new ChangedMeanwhile(state);
+    await trx('description')
+      .where(at)
+      .update({ document: JSON.stringify(withStepsOf(now, part(edit.before))), version: row.version + 1 });
   } else {
     const Marks = DescriptionSchema.shape.marks;
     const [before, after] = [edit.before, edit.after].map((part) =>

@@ -1,0 +1,95 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { axeFindings, COLOUR_RULES, expect, open, planPath, test } from './support';
+
+/** A kind of set whose keys nobody has described: what it can hold is known, how it is set is not. */
+function unkeyed() {
+  const {
+    behaviour: _b,
+    recipes: _r,
+    keyMap: _k,
+    ...rest
+  } = JSON.parse(readFileSync('devices/page-handheld.json', 'utf8'));
+  return { ...rest, id: 'my-own', title: 'My own set', keys: {}, settings: [] };
+}
+
+const item = (code: string, ...lines: string[]) =>
+  ['LIST -> 21 RX FREQ', `${code} -> ${code}`, 'KEEP', ...lines, 'KEEP', 'LEAVE -> 045'].join('\n');
+
+test('steps recorded once with a set in hand become sheets that prove; a wrong line is said where it stands', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  expect((await page.request.post('/api/descriptions', { data: unkeyed() })).status()).toBe(201);
+  const unit = {
+    id: randomUUID(),
+    descriptionId: 'my-own',
+    nickname: 'Borrowed',
+    holder: '',
+    serial: '',
+    firmware: '1.06',
+  };
+  expect((await page.request.post('/api/units', { data: { unit } })).status()).toBe(201);
+
+  await open(page, `${path}/devices`);
+  await page.getByRole('link', { name: 'Record its steps once' }).click();
+  await expect(page.getByRole('heading', { name: 'Steps of the My own set' })).toBeVisible();
+  await open(page, `${path}/steps/my-own`);
+  await page.getByLabel('Number you went to').fill('45');
+  await page.getByLabel('Go to that number').fill('046 -> 046');
+  await expect(page.getByText('No line of these keys spells 45.')).toBeVisible();
+  await page.getByLabel('Go to that number').fill('045 -> 045');
+  await expect(page.getByText('The steps give back what you wrote, key by key.')).toBeVisible();
+  await expect(page.getByText(/^Not recorded yet, but needed by the plan: .*Transmit tone/)).toBeVisible();
+
+  const field = async (title: string, from: string, to: string, lines: string) => {
+    const task = page.locator('details').filter({ has: page.getByLabel(`Keys for ${title}`) });
+    await task.locator('summary').click();
+    await task.getByLabel(/^From/).fill(from);
+    await task.getByLabel(/^To/).fill(to);
+    await task.getByLabel(`Keys for ${title}`).fill(lines);
+  };
+  await field('Receive frequency', '', '462.6500', item('21', '4626500'));
+  await field('Transmit shift', 'OFF', '+5.000', item('22', '▲ x2 -> +5.000'));
+  await expect(page.getByText('Several of these lines could be the one that comes to +5.000.')).toBeVisible();
+  await page.getByLabel('Keys for Transmit shift').fill(item('22', '▲ -> +5.000'));
+  await field('Transmit tone', 'OFF', '82.5', item('23', '0825 -> 82.5'));
+  await field('Receive tone', 'OFF', 'D023N', item('24', '#023 -> D023N'));
+  await expect(page.getByText('No line of these keys spells D023N.')).toBeVisible();
+  await page.getByLabel('Keys for Receive tone').fill(item('24', '# 023 -> D023N'));
+  await field('Power', 'HIGH', 'LOW', item('25', '▲ -> LOW'));
+  await field('Width', 'WIDE', 'NARROW', item('26', '▲ -> NARROW'));
+  await field('Transmit forbidden', 'OFF', 'ON', item('27', '▲ -> ON'));
+  await page
+    .getByLabel('Letters of the keys, where the name was tapped')
+    .fill('1 1-/\n2 ABC2\n3 DEF3\n4 GHI4\n5 JKL5\n6 MNO6\n7 PQRS7\n8 TUV8\n9 WXYZ9\n0  0');
+  await field('Name', '', 'KELP', item('28', '5 x2 3 x2 5 x3 7 -> KELP'));
+  await expect(
+    page.getByText(/A sheet for this plan has \d+ steps and \d+ presses, and proves\./),
+  ).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'watch'));
+  await page.evaluate(() =>
+    Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined))),
+  );
+  expect(await axeFindings(page, COLOUR_RULES)).toEqual([]);
+  await page.getByRole('button', { name: 'Save the steps of the My own set' }).click();
+  await expect(page.getByText('The steps of the My own set are saved.')).toBeVisible();
+
+  await open(page, `${path}/steps/my-own`);
+  await expect(page.getByLabel('Keys for Transmit shift')).toHaveValue(item('22', '▲ -> +5.000'));
+  await open(page, `${path}/sheets`);
+  await page.getByRole('link', { name: /^Borrowed / }).click();
+  await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
+  await expect(page.getByText(/These steps were recorded once, by .* on /)).toBeVisible();
+  await expect(page.getByText('Type 462.6500.').first()).toBeVisible();
+
+  // Taken back, the kind has no steps again, and its sheet is a card of values.
+  await open(page, `${path}/history`);
+  const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  expect((await undone).status()).toBe(200);
+  await open(page, `${path}/devices`);
+  await expect(page.getByRole('link', { name: 'Record its steps once' })).toBeVisible();
+  await page.request.delete(`/api/units/${unit.id}`, { data: { version: 1 } });
+});

@@ -1,0 +1,202 @@
+import type { Finding } from '@umbrex/core/findings';
+import { useId } from 'react';
+import { FindingItem } from '../../components/FindingItem';
+import { LabelledText } from '../../components/LabelledText';
+import type { useRecordDesk } from './useRecordDesk';
+
+type Props = ReturnType<typeof useRecordDesk>;
+
+const HOW =
+  'One line for each thing you do: the keys, an arrow ->, and what the set then surely shows. ▲ x3 is three presses, LIST (2 s) a key held for two seconds. Leave out what you did not see.';
+
+/** Steps written down once with a set in hand, task by task; below each task what is wrong with it, and last what comes of all. */
+export function RecordDeskView(props: Props) {
+  const { description, head, setHead, place, setPlace, fields, written, outcome, save, isBusy } = props;
+  const text = (key: keyof typeof head, title: string, help?: string) => (
+    <LabelledText
+      title={title}
+      value={head[key]}
+      set={(value) => setHead({ ...head, [key]: value })}
+      most={60}
+      {...(help !== undefined && { help })}
+    />
+  );
+  const at = (prefix: string) => outcome.findings.filter(({ path = '' }) => path.startsWith(prefix));
+  const shown = new Set([...at('/place'), ...written.fields.flatMap((_, i) => at(`/fields/${i}`))]);
+  const rest = outcome.findings.filter((finding) => !shown.has(finding));
+  const named = fields.some(({ holds }) => holds === 'name');
+  return (
+    <div className="space-y-5">
+      <p className="mt-2 max-w-3xl">
+        Take a set in hand and do each task once, from rest back to rest, and write down what you press and
+        see. Its sheets are made of that for every channel, and each is replayed on a virtual set that knows
+        only what you wrote. Do not transmit: keep off the talk key.
+      </p>
+      <section className="grid gap-3 sm:grid-cols-3">
+        {text('by', 'Who did it')}
+        {text('on', 'On', 'As 2026-11-25.')}
+        {text('firmware', 'Firmware the set shows')}
+        {text('startNumber', 'Number it stood on')}
+        {text('number', 'Number you went to', 'Best an empty place, so that nothing is lost.')}
+      </section>
+      <p className="muted max-w-3xl text-[0.93rem]">{HOW}</p>
+      <Task
+        title="Go to that number"
+        value={place}
+        set={setPlace}
+        findings={at('/place')}
+        sample="045 -> 045"
+      />
+      {fields.map((field) => {
+        const i = written.fields.findIndex((one) => one.field === field.id);
+        return (
+          <FieldTask
+            key={field.id}
+            field={field}
+            text={props.textOf(field.id)}
+            set={(change) => props.setText(field.id, change)}
+            findings={i < 0 ? [] : at(`/fields/${i}/`)}
+          />
+        );
+      })}
+      {named && (
+        <Task
+          title="Letters of the keys, where the name was tapped"
+          value={props.letters}
+          set={props.setLetters}
+          findings={at('/letters')}
+          sample={'2 ABC2\n3 DEF3'}
+        />
+      )}
+      <section className="rounded border border-base-300 bg-base-100 p-4" aria-live="polite">
+        <h2 className="font-bold">What comes of it</h2>
+        {written.place.length === 0 && <p>Nothing is written down yet.</p>}
+        {rest.length > 0 && (
+          <ul className="mt-1 space-y-1">
+            {rest.map((finding) => (
+              <FindingItem key={`${finding.code} ${finding.path}`} finding={finding} />
+            ))}
+          </ul>
+        )}
+        {outcome.findings.length > rest.length && <p>Something above does not go together yet.</p>}
+        {outcome.sheet && (
+          <>
+            <p>
+              The steps give back what you wrote, key by key. A sheet for this plan has {outcome.sheet.steps}{' '}
+              steps and {outcome.sheet.presses} presses{outcome.sheet.isProven ? ', and proves.' : '.'}
+            </p>
+            {outcome.sheet.missing.length > 0 && (
+              <p className="finding mt-1" data-severity="warning">
+                Not recorded yet, but needed by the plan: {outcome.sheet.missing.join(', ')}. Until then its
+                sheets are not ready.
+              </p>
+            )}
+          </>
+        )}
+        <button
+          type="button"
+          className="btn btn-primary btn-sm mt-3"
+          disabled={!outcome.sheet || isBusy}
+          onClick={() => void save()}
+        >
+          {isBusy ? 'Saving…' : `Save the steps of the ${description.title}`}
+        </button>
+      </section>
+    </div>
+  );
+}
+
+interface FieldProps {
+  field: Props['fields'][number];
+  text: ReturnType<Props['textOf']>;
+  set: (change: Partial<ReturnType<Props['textOf']>>) => void;
+  findings: readonly Finding[];
+}
+
+function FieldTask({ field, text, set, findings }: FieldProps) {
+  const listId = useId();
+  const value = (key: 'from' | 'to', title: string) => (
+    <label className="block">
+      <span className="muted block text-[0.87rem]">{title}</span>
+      <input
+        className="input input-sm w-full font-mono"
+        value={text[key]}
+        list={field.values ? listId : undefined}
+        maxLength={40}
+        onChange={(event) => set({ [key]: event.target.value })}
+      />
+    </label>
+  );
+  return (
+    <details open={text.lines !== ''} className="rounded border border-base-300 p-3">
+      <summary className="cursor-pointer font-bold">
+        {field.title}
+        <span className="muted ml-2 text-[0.87rem] font-normal">
+          {text.lines === '' ? 'not recorded' : `${text.lines.trim().split('\n').length} lines`}
+        </span>
+      </summary>
+      {field.values && (
+        <datalist id={listId}>
+          {field.values.map((shown) => (
+            <option key={shown} value={shown} />
+          ))}
+        </datalist>
+      )}
+      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+        {value('from', field.holds === 'receiveHz' ? 'From, MHz (empty for an empty place)' : 'From')}
+        {value('to', field.holds === 'receiveHz' ? 'To, MHz' : 'To')}
+      </div>
+      <Task
+        title={`Keys for ${field.title}`}
+        value={text.lines}
+        set={(lines) => set({ lines })}
+        findings={findings}
+        sample={'LIST -> 23 TX TONE\n▲ x7 -> 82.5\nKEEP\nLEAVE -> 045'}
+      />
+    </details>
+  );
+}
+
+interface TaskProps {
+  title: string;
+  value: string;
+  set: (value: string) => void;
+  findings: readonly Finding[];
+  sample: string;
+}
+
+function Task({ title, value, set, findings, sample }: TaskProps) {
+  return (
+    <div className="mt-2">
+      <label className="block">
+        <span className="muted block text-[0.87rem]">{title}</span>
+        <textarea
+          className="textarea w-full font-mono"
+          rows={Math.max(2, value.split('\n').length)}
+          value={value}
+          placeholder={sample}
+          maxLength={4000}
+          onChange={(event) => set(event.target.value)}
+        />
+      </label>
+      {findings.length > 0 && (
+        <ul className="mt-1 space-y-1">
+          {findings.map((finding) => (
+            <li key={`${finding.code} ${finding.path}`}>
+              <LineOf path={finding.path ?? ''} />
+              <ul>
+                <FindingItem finding={finding} />
+              </ul>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** Which line of a task a finding is about. */
+function LineOf({ path }: { path: string }) {
+  const line = /(?:\/place|\/steps)\/(\d+)/.exec(path)?.[1];
+  return line === undefined ? null : <span className="muted text-[0.87rem]">Line {Number(line) + 1}:</span>;
+}

@@ -1,0 +1,145 @@
+import type { Finding } from '@umbrex/core/findings';
+import { prepare, triedAs } from '@umbrex/core/flow';
+import { listItems, type Recording, RecordingSchema } from '@umbrex/core/model';
+import { linesText, readLines, withRecordedSteps } from '@umbrex/core/record';
+import { useMemo, useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+import { $notice } from '../desk/deskStore';
+import type { RecordProps } from './RecordDesk';
+
+interface FieldText {
+  readonly from: string;
+  readonly to: string;
+  readonly lines: string;
+}
+
+/** What comes of the lines so far: findings by where they stand, or the sheet that they give on this plan. */
+export interface Outcome {
+  readonly findings: readonly Finding[];
+  readonly sheet: {
+    readonly steps: number;
+    readonly presses: number;
+    readonly isProven: boolean;
+    readonly missing: readonly string[];
+  } | null;
+}
+
+/** The state of a recording: who did it and when, the lines of each task as they are written, and what comes of them. */
+export function useRecordDesk({ plan, description, version, recording, me, today }: RecordProps) {
+  const [head, setHead] = useState({
+    by: recording?.by ?? me,
+    on: recording?.on ?? today,
+    firmware: recording?.firmware ?? description.firmware[0] ?? '',
+    startNumber: String(recording?.startNumber ?? description.regions[0]?.first ?? 1),
+    number: String(recording?.number ?? ''),
+  });
+  const [place, setPlace] = useState(recording ? linesText(recording.place) : '');
+  const [letters, setLetters] = useState(
+    (recording?.letters ?? []).map(({ key, letters: row }) => `${key} ${row}`).join('\n'),
+  );
+  const [texts, setTexts] = useState<Readonly<Record<string, FieldText>>>(
+    Object.fromEntries(
+      (recording?.fields ?? []).map(({ field, from, to, steps }) => [
+        field,
+        { from, to, lines: linesText(steps) },
+      ]),
+    ),
+  );
+  const [saved, setSaved] = useState(version);
+  const [isBusy, setBusy] = useState(false);
+
+  const fields = description.fields.filter(({ id }) =>
+    description.regions.some(({ keypad }) => keypad.includes(id)),
+  );
+  const valuesOf = (list: string | undefined) =>
+    list === undefined ? null : listItems(description.lists[list] ?? []).map(({ shown }) => shown);
+
+  const written = useMemo(
+    () => ({
+      by: head.by,
+      on: head.on,
+      firmware: head.firmware,
+      startNumber: Number(head.startNumber || Number.NaN),
+      number: Number(head.number || Number.NaN),
+      letters: letters
+        .split('\n')
+        .filter((line) => line.trim() !== '')
+        .map((line) => {
+          const [, key = line.trim(), row = ''] = /^\s*(\S+) (.*)$/.exec(line) ?? [];
+          return { key, letters: row };
+        }),
+      place: readLines(place),
+      fields: Object.entries(texts).flatMap(([field, { from, to, lines }]) =>
+        lines.trim() === '' ? [] : [{ field, from, to, steps: readLines(lines) }],
+      ),
+    }),
+    [head, letters, place, texts],
+  );
+  const outcome = useMemo((): Outcome => {
+    if (written.place.length === 0) return { findings: [], sheet: null };
+    const parsed = RecordingSchema.safeParse(written);
+    if (!parsed.success)
+      return {
+        sheet: null,
+        findings: parsed.error.issues.map(
+          ({ path, message }): Finding => ({
+            code: 'document-shape',
+            severity: 'error',
+            path: `/${path.join('/')}`,
+            detail: message,
+          }),
+        ),
+      };
+    const learnt = withRecordedSteps(description, parsed.data);
+    if (!learnt.ok) return { findings: learnt.findings, sheet: null };
+    const { sheet, proof } = prepare(plan, learnt.value, triedAs(learnt.value, plan));
+    const missing = new Set(
+      sheet.findings.flatMap((finding) => (finding.code === 'no-recipe' ? [finding.field] : [])),
+    );
+    const titles = description.fields.filter(({ id }) => missing.has(id)).map(({ title }) => title);
+    return {
+      findings: [],
+      sheet: { steps: sheet.steps.length, presses: sheet.presses, isProven: proof.proven, missing: titles },
+    };
+  }, [written, description, plan]);
+
+  const save = async () => {
+    setBusy(true);
+    try {
+      const { version: next, editId } = await call<{ version: number; editId: string }>(
+        'PUT',
+        `/api/descriptions/${description.id}/steps`,
+        { version: saved, recording: written as Recording },
+      );
+      setSaved(next);
+      $notice.set({ text: `The steps of the ${description.title} are saved.`, kind: 'done', editId });
+    } catch (error) {
+      const isStale = error instanceof Refusal && error.status === 409;
+      $notice.set({
+        text: isStale
+          ? 'Somebody changed this kind meanwhile. What you wrote stands here: keep a copy, load the page again, and compare.'
+          : failureText(error),
+        kind: 'failed',
+      });
+    }
+    setBusy(false);
+  };
+  return {
+    plan,
+    description,
+    head,
+    setHead,
+    place,
+    setPlace,
+    letters,
+    setLetters,
+    fields: fields.map((field) => ({ ...field, values: valuesOf(field.list) })),
+    textOf: (id: string): FieldText => texts[id] ?? { from: '', to: '', lines: '' },
+    setText: (id: string, change: Partial<FieldText>) =>
+      setTexts((now) => ({ ...now, [id]: { ...(now[id] ?? { from: '', to: '', lines: '' }), ...change } })),
+    written,
+    outcome,
+    save,
+    isBusy,
+  };
+}
