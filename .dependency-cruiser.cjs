@@ -48,7 +48,7 @@ module.exports = {
     {
       name: 'writer-knows-no-virtual-device',
       severity: 'error',
-      from: { path: '^core/src/procedure/(sheet|writer|turns)' },
+      from: { path: '^core/src/procedure/(sheet|writer|turns|visits)' },
       to: { path: '^core/src/procedure/(virtual|proof)' },
     },
     {

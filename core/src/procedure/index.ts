@@ -9,3 +9,4 @@ export type { Emission } from './sending';
 export * from './sheet';
 export * from './turns';
 export * from './virtual';
+export { presses, visitOrder } from './visits';

@@ -2,6 +2,7 @@ import type { Finding } from '../findings/index';
 import type { Image, WantedSlot } from '../fit/index';
 import { type Description, isLoadedByProgram, type Slot, slotsOf, writtenLists } from '../model/index';
 import type { KeyEvent } from './events';
+import { slotsInTurn } from './visits';
 import { Writer } from './writer';
 
 /** A run of like presses, as it is drawn: the key's legend, how often, how long held; or a pause. */
@@ -54,11 +55,17 @@ export function writeSheet(description: Description, image: Image): Sheet {
   const writer = new Writer(description, recipes, slots, lists, start);
   const findings: Finding[] = [];
   let isBegun = false;
-  for (const slot of slots) {
-    const wanted = image.slots.get(slot.number);
-    if (!wanted) continue;
-    const changed = changedFields(description, slot, wanted);
-    if (changed.length === 0) continue;
+  const changes = new Map(
+    slots.flatMap((slot) => {
+      const wanted = image.slots.get(slot.number);
+      const fields = wanted ? changedFields(description, slot, wanted) : [];
+      return wanted && fields.length > 0 ? [[slot.number, { wanted, fields }] as const] : [];
+    }),
+  );
+  for (const slot of slotsInTurn(recipes, slots, start, ({ number }) => changes.has(number))) {
+    const change = changes.get(slot.number);
+    if (!change) continue;
+    const { wanted, fields: changed } = change;
     if (!isBegun) writer.once(recipes.begin);
     isBegun = true;
     for (const field of changed)

@@ -4,10 +4,12 @@ import type { Description } from '@umbrex/core/model';
 import {
   CALM,
   firstDifference,
+  presses,
   prove,
   replay,
   turnWheel,
   VirtualDevice,
+  visitOrder,
   writeSheet,
 } from '@umbrex/core/procedure';
 import fc from 'fast-check';
@@ -246,7 +248,37 @@ describe('confidence', () => {
     expect(of(mark('confirmed', 'A'), mark('contradicted', 'B'))).toBe('contradicted'));
 });
 
+/** Every order of a few things. */
+const ordersOf = <T>(things: readonly T[]): T[][] =>
+  things.length === 0
+    ? [[]]
+    : things.flatMap((one, i) => ordersOf(things.toSpliced(i, 1)).map((rest) => [one, ...rest]));
+
 describe('fewest presses', () => {
+  it('come from the order of places too: none of all orders needs fewer', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 4, max: 23 }),
+        fc.uniqueArray(fc.nat(22), { minLength: 1, maxLength: 5 }),
+        fc.nat(22),
+        fc.constantFrom({ up: 'u' }, { up: 'u', down: 'd' }),
+        (count, wanted, at, keys) => {
+          const places = wanted.filter((place) => place < count);
+          const from = at % count;
+          const order = visitOrder(places, from, count, keys);
+          expect([...order].sort((a, b) => a - b)).toEqual([...places].sort((a, b) => a - b));
+          const least = Math.min(...ordersOf(places).map((one) => presses(one, from, count, keys)));
+          expect(presses(order, from, count, keys)).toBe(least);
+        },
+      ),
+      { numRuns: 300 },
+    ));
+  it('places 1, 2, 3 and 15 of sixteen from 0: back to 15 first, then on to 3, five presses by hand', () => {
+    const keys = { up: 'u', down: 'd' };
+    expect(visitOrder([1, 2, 3, 15], 0, 16, keys)).toEqual([15, 1, 2, 3]);
+    expect(presses([15, 1, 2, 3], 0, 16, keys)).toBe(5);
+    expect(presses([1, 2, 3, 15], 0, 16, keys)).toBe(7);
+  });
   it('equals a search over all places a wheel can be brought to, one press at a time', () => {
     const places = 23;
     for (const keys of [
