@@ -99,6 +99,8 @@ const ItemSchema = z.strictObject({
   editor: z.enum(['wheel', 'frequency', 'letters', 'digits']),
   /** Cannot be changed while another field of the slot has this value. */
   lockedWhen: z.strictObject({ field: id, value: z.number().int().min(0) }).optional(),
+  /** Not among those that are gone through: it has a key of its own. */
+  apart: z.literal(true).optional(),
   /** Can be set in an empty slot, before its frequency. */
   first: z.literal(true).optional(),
   /** This item belongs to the channel one stands on, to the whole set, or picks the channel itself. */
@@ -106,6 +108,8 @@ const ItemSchema = z.strictObject({
     z.strictObject({ reach: z.literal('channel'), field: id }),
     z.strictObject({ reach: z.literal('set'), setting: id }),
     z.strictObject({ reach: z.literal('choice') }),
+    /** The tone that the operator picks by hand, in place of the channel's own. */
+    z.strictObject({ reach: z.literal('picked') }),
   ]),
 });
 

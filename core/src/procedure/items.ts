@@ -23,6 +23,10 @@ export function itemValues(
       return lists[itemField(description, item)?.list ?? ''] ?? [];
     case 'set':
       return lists[description.settings.find(({ id }) => id === target.setting)?.list ?? ''] ?? [];
+    case 'picked': {
+      const { operatorTone } = description;
+      return typeof operatorTone === 'object' ? (lists[operatorTone.list] ?? []) : [];
+    }
     case 'choice':
       return slots.map((slot) => ({ shown: slot.label, typed: undefined, means: slot.number }));
     default:

@@ -1,9 +1,18 @@
-import type { Description, Field, ListItem, Slot, SlotValues } from '../model/index';
+import {
+  type Description,
+  type Field,
+  type ListItem,
+  type Slot,
+  type SlotValues,
+  slotReader,
+  type ToneText,
+} from '../model/index';
 
-/** What a set sent on the air: the frequency in hertz and when on its own clock. */
+/** What a set sent on the air: the frequency in hertz, the tone under the voice, and when on its own clock. */
 export interface Emission {
   readonly hz: number;
   readonly atMs: number;
+  readonly tone: ToneText;
 }
 
 /** Where a set sends when its talk key is pressed on a place, in hertz; `null` where it sends nothing. */
@@ -26,4 +35,21 @@ export function talkHz(
   // A set that counts its frequencies holds a place in its list, others the frequency itself.
   const receiveHz = frequency?.list ? meaning('receiveHz') : values[frequency?.id ?? ''];
   return Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
+}
+
+/**
+ * The tone that goes with what is sent on a place: the one that the operator picked by hand, where there is one, else the place's own.
+ * @param picked a place in the operator's list; 0 where none is picked
+ */
+export function talkTone(
+  description: Description,
+  lists: Readonly<Record<string, readonly ListItem[]>>,
+  slot: Slot,
+  values: SlotValues,
+  picked: number,
+): ToneText {
+  const { operatorTone } = description;
+  const byHand = typeof operatorTone === 'object' ? lists[operatorTone.list]?.[picked]?.means : undefined;
+  if (picked > 0 && byHand !== undefined) return String(byHand);
+  return slotReader(description)(slot, values)?.transmitTone ?? 'off';
 }

@@ -1,7 +1,6 @@
 import {
   type Action,
   type Behaviour,
-  type Condition,
   type Description,
   factoryMemory,
   factoryValues,
@@ -13,11 +12,12 @@ import {
   slotsOf,
   writtenLists,
 } from '../model/index';
+import { holds, type Standing } from './conditions';
 import { hzDigits, nameLength, offsetIndex, tapped, turnedLetter, typedHz } from './entry';
 import type { KeyEvent } from './events';
 import { enteredValue, isItemAllowed, itemField, itemValues } from './items';
 import { fillScreen } from './screen';
-import { type Emission, talkHz } from './sending';
+import { type Emission, talkHz, talkTone } from './sending';
 import { firstBankCopies, mod, type SlotMove, slotAfter } from './slotMove';
 
 /**
@@ -38,6 +38,8 @@ export class VirtualDevice {
   private entry = '';
   private draft: Native = 0;
   private cursor = 0;
+  /** The tone that its operator picked, as a place in their list; 0 is none. */
+  private picked = 0;
   private tapped = { key: '', atMs: Number.NEGATIVE_INFINITY };
   private nowMs = 0;
   private lastKeyMs = 0;
@@ -144,45 +146,26 @@ export class VirtualDevice {
             : candidate.keys.includes(keyId);
       if (!named) return false;
       if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
-      return (candidate.when ?? []).every((condition) => this.holds(condition, keyId));
+      return (candidate.when ?? []).every((condition) => holds(condition, this.standing(keyId)));
     });
     if (!row) this.refuse();
     for (const action of row?.do ?? []) this.act(action, keyId);
     if (row?.go) this.mode = row.go;
   }
 
-  private holds(condition: Condition, keyId: string): boolean {
-    // `entry…` conditions look at the entry with the character of this key added, if it types one.
-    const entry = this.entry + (this.behaviour.keys[keyId]?.char ?? '');
-    const item = this.openItem();
-    switch (condition.is) {
-      case 'entryLength':
-        return entry.length === condition.of;
-      case 'entryIsSlot':
-        return this.slots.some(({ number }) => number === Number(entry));
-      case 'entryIsItem':
-        return this.behaviour.items.some((candidate) => candidate.number === entry);
-      case 'entryIsFrequency':
-        return this.frequencyFrom(entry) !== undefined;
-      case 'entryIs':
-        return entry === condition.of;
-      case 'entryIsOffset':
-        return this.offsetFrom(entry, this.itemOf(condition.item)) !== undefined;
-      case 'slotUsed':
-        return (this.values.get(this.slot().number) ?? null) !== null;
-      case 'entryIsValue':
-        return this.itemList().some((value) => value.typed === entry);
-      case 'itemEditor':
-        return item?.editor === condition.of;
-      case 'itemAllowed':
-        return this.itemAllowed();
-      case 'lastItem':
-        return this.item === this.behaviour.items.length - 1;
-      case 'lastLetter':
-        return this.cursor === this.letterCount() - 1;
-      default:
-        return condition satisfies never;
-    }
+  private standing(keyId: string): Standing {
+    const slot = this.slot();
+    return {
+      description: this.description,
+      behaviour: this.behaviour,
+      lists: this.lists,
+      slots: this.slots,
+      slot,
+      values: this.values.get(slot.number) ?? null,
+      entry: this.entry + (this.behaviour.keys[keyId]?.char ?? ''),
+      itemIndex: this.item,
+      isLastLetter: this.cursor === this.letterCount() - 1,
+    };
   }
 
   private act(action: Action, keyId: string): void {
@@ -289,7 +272,7 @@ export class VirtualDevice {
         return;
       case 'transmitEntry': {
         const hz = this.frequencyFrom(this.entry);
-        if (hz !== undefined) this.sent.push({ hz, atMs: this.nowMs });
+        if (hz !== undefined) this.sent.push({ hz, atMs: this.nowMs, tone: 'off' });
         return;
       }
       default:
@@ -309,17 +292,8 @@ export class VirtualDevice {
     return this.behaviour.items[this.item];
   }
 
-  private itemOf(number: string) {
-    return this.behaviour.items.find((item) => item.number === number);
-  }
-
-  private itemList(item = this.openItem()): readonly ListItem[] {
-    return itemValues(this.description, this.lists, this.slots, item);
-  }
-
-  private itemAllowed(): boolean {
-    const slot = this.slot();
-    return isItemAllowed(this.description, this.openItem(), slot, this.values.get(slot.number) ?? null);
+  private itemList(): readonly ListItem[] {
+    return itemValues(this.description, this.lists, this.slots, this.openItem());
   }
 
   private readTarget(): Native {
@@ -327,16 +301,20 @@ export class VirtualDevice {
     if (!target) return 0;
     if (target.reach === 'set') return this.settings[target.setting] ?? 0;
     if (target.reach === 'choice') return this.at;
+    if (target.reach === 'picked') return this.picked;
     return this.values.get(this.slot().number)?.[target.field] ?? 0;
   }
 
   /** Stores what was entered, if the open item takes it here. */
   private store(): boolean {
     const item = this.openItem();
-    if (!item || !this.itemAllowed()) return false;
+    const slot = this.slot();
+    const allowed = isItemAllowed(this.description, item, slot, this.values.get(slot.number) ?? null);
+    if (!item || !allowed) return false;
     const { target } = item;
     if (target.reach === 'set') this.settings[target.setting] = Number(this.draft);
     else if (target.reach === 'choice') this.at = Number(this.draft);
+    else if (target.reach === 'picked') this.picked = Number(this.draft);
     else {
       const { number } = this.slot();
       const field = itemField(this.description, item);
@@ -350,12 +328,13 @@ export class VirtualDevice {
   }
 
   private pickItem(to: 'first' | 'entry' | 'next' | 'previous'): void {
-    const count = this.behaviour.items.length;
+    const round = this.behaviour.items.flatMap(({ apart }, i) => (apart ? [] : [i]));
+    const at = round.indexOf(this.item);
     const index = {
-      first: 0,
+      first: round[0] ?? -1,
       entry: this.behaviour.items.findIndex((item) => item.number === this.entry),
-      next: mod(this.item + 1, count),
-      previous: mod(this.item - 1, count),
+      next: round[mod(at + 1, round.length)] ?? -1,
+      previous: round[mod(at - 1, round.length)] ?? -1,
     }[to];
     if (index >= 0) this.item = index;
     else this.refuse();
@@ -363,8 +342,13 @@ export class VirtualDevice {
 
   private pickSlot(to: SlotMove): void {
     const index = slotAfter(this.slots, this.at, to, this.entry);
-    if (index >= 0) this.at = index;
-    else this.refuse();
+    if (index < 0) {
+      this.refuse();
+      return;
+    }
+    this.at = index;
+    const { operatorTone } = this.description;
+    if (typeof operatorTone === 'object' && !operatorTone.sticky) this.picked = 0;
   }
 
   private tapLetter(keyId: string, withinMs: number): void {
@@ -378,18 +362,23 @@ export class VirtualDevice {
 
   private transmit(): void {
     const slot = this.slot();
-    const hz = talkHz(this.description, this.lists, slot, this.values.get(slot.number) ?? null);
-    if (hz === null) this.refuse();
-    else this.sent.push({ hz, atMs: this.nowMs });
+    const values = this.values.get(slot.number) ?? null;
+    const hz = talkHz(this.description, this.lists, slot, values);
+    if (hz === null) {
+      this.refuse();
+      return;
+    }
+    const tone = talkTone(this.description, this.lists, slot, values, this.picked);
+    this.sent.push({ hz, atMs: this.nowMs, tone });
   }
 
   private frequencyFrom(entry: string): number | undefined {
     return typedHz(this.behaviour, this.description, entry);
   }
 
-  private offsetFrom(entry: string, item = this.openItem()): number | undefined {
+  private offsetFrom(entry: string): number | undefined {
     const values = this.values.get(this.slot().number) ?? null;
-    return offsetIndex(this.description, this.itemList(item), values, this.frequencyFrom(entry));
+    return offsetIndex(this.description, this.itemList(), values, this.frequencyFrom(entry));
   }
 
   /** How many letters or digits are set one by one. */
