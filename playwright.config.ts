@@ -5,12 +5,7 @@ const port = Number(process.env.E2E_PORT ?? 4591);
 export default defineConfig({
   testDir: './e2e',
   fullyParallel: false,
-  workers: 2,
-  // The demo is one database, so its files run one after another; the fleet's has its own database and server.
-  projects: [
-    { name: 'demo', testIgnore: 'fleet.spec.ts', workers: 1 },
-    { name: 'fleet', testMatch: 'fleet.spec.ts', workers: 1 },
-  ],
+  workers: 1,
   retries: 0,
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json']],

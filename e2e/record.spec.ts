@@ -32,7 +32,8 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   expect((await page.request.post('/api/units', { data: { unit } })).status()).toBe(201);
 
   await open(page, `${path}/devices`);
-  await page.getByRole('link', { name: 'Record its steps once' }).click();
+  const kind = page.locator('section').filter({ has: page.getByRole('heading', { name: /^My own set/ }) });
+  await kind.getByRole('link', { name: 'Record its steps once' }).click();
   await expect(page.getByRole('heading', { name: 'Steps of the My own set' })).toBeVisible();
   await open(page, `${path}/steps/my-own`);
   await page.getByLabel('Number you went to').fill('45');
@@ -90,6 +91,6 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   expect((await undone).status()).toBe(200);
   await open(page, `${path}/devices`);
-  await expect(page.getByRole('link', { name: 'Record its steps once' })).toBeVisible();
+  await expect(kind.getByRole('link', { name: 'Record its steps once' })).toBeVisible();
   await page.request.delete(`/api/units/${unit.id}`, { data: { version: 1 } });
 });
