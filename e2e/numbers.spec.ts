@@ -34,3 +34,31 @@ test('numbers are worked out with their proof, held fast at a price, taken, and 
   await page.getByRole('button', { name: 'Let each set number by itself' }).click();
   await expect(page.getByText('So far each kind of set takes its own first places.')).toBeVisible();
 });
+
+test('groups are kept in a row by a solver in a worker of its own, which can be stopped; the price is said', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, `${path}/numbers`);
+  await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Direct' }).check();
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByText(/^Working out… \d+ s$/)).toBeVisible();
+  await expect(page.getByText('proven: none that keeps these groups in a row has more.')).toBeVisible({
+    timeout: 100_000,
+  });
+  await expect(page.getByText(/^Keeping them in a row costs \d+ points\.$/)).toBeVisible();
+  const numbers = await page
+    .getByRole('region', { name: 'Direct' })
+    .getByRole('textbox')
+    .evaluateAll((fields) =>
+      fields.map((field) => Number((field as HTMLInputElement).value)).filter(Boolean),
+    );
+  expect(numbers.length).toBeGreaterThan(5);
+  expect(Math.max(...numbers) - Math.min(...numbers)).toBeLessThan(15);
+  await page.getByRole('checkbox', { name: 'Direct' }).uncheck();
+  await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
+});

@@ -8,3 +8,4 @@ export * from './names';
 export * from './numbering';
 export * from './pickedTone';
 export * from './refit';
+export * from './together';

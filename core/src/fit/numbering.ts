@@ -67,6 +67,44 @@ export function numberFleet(
   kinds: readonly NumberingKind[],
   wishes: NumberingWishes,
 ): Numbering {
+  const problem = numberingProblem(plan, kinds, wishes);
+  const { gain, numbers, columnOfNumber, pinned } = problem;
+  const best = solve(gain, numbers.length, pins(plan.channels, pinned.pins, columnOfNumber));
+  const price = ({ id }: Channel) => {
+    const { [id]: _, ...others } = pinned.pins;
+    return solve(gain, numbers.length, pins(plan.channels, others, columnOfNumber)).total - best.total;
+  };
+  return {
+    channels: numberedRows(problem, best.columnOf, wishes, price),
+    total: best.total,
+    bound: best.bound,
+    firstFit: firstFitTotal(plan.channels, kinds, problem.reach),
+    findings: pinned.findings,
+  };
+}
+
+/** What is to be numbered: by channel, what it gains at each number, and who holds it there. */
+export interface NumberingProblem {
+  readonly channels: readonly Channel[];
+  readonly kinds: readonly NumberingKind[];
+  readonly reach: Reach;
+  /** The numbers that can be chosen, ascending: the columns of `gain`. */
+  readonly numbers: readonly number[];
+  readonly columnOfNumber: ReadonlyMap<number, number>;
+  readonly able: readonly ReadonlyMap<number, Holding>[];
+  readonly gain: readonly (readonly number[])[];
+  readonly pinned: {
+    readonly pins: Readonly<Record<string, number>>;
+    readonly findings: Numbering['findings'];
+  };
+}
+
+/** Lays a plan, a fleet and wishes out as the gains of an assignment. */
+export function numberingProblem(
+  plan: Pick<Plan, 'channels'> & FitPolicy,
+  kinds: readonly NumberingKind[],
+  wishes: NumberingWishes,
+): NumberingProblem {
   // By kind and channel, the numbers at which it can be held.
   const reach = kinds.map(({ device }) =>
     plan.channels.map((channel) => numbersFor(device, judge(device, channel, plan))),
@@ -75,26 +113,33 @@ export function numberFleet(
   const numbers = [
     ...new Set([...able.flatMap((byNumber) => [...byNumber.keys()]), ...Object.values(wishes.pins)]),
   ].sort((a, b) => a - b);
-  const columnOfNumber = new Map(numbers.map((number, column) => [number, column]));
-  const plain = plan.channels.map((channel, i) =>
-    gainsOf(channel, able[i] ?? new Map(), numbers, wishes.last),
-  );
-  const pinned = readPins(plan.channels, wishes.pins, able);
-  const best = solve(plain, numbers.length, pins(plan.channels, pinned.pins, columnOfNumber));
-  const channels = plan.channels.map((channel, row): Numbered => {
-    const column = best.columnOf[row] ?? numbers.length;
+  return {
+    channels: plan.channels,
+    kinds,
+    reach,
+    numbers,
+    columnOfNumber: new Map(numbers.map((number, column) => [number, column])),
+    able,
+    gain: plan.channels.map((channel, i) => gainsOf(channel, able[i] ?? new Map(), numbers, wishes.last)),
+    pinned: readPins(plan.channels, wishes.pins, able),
+  };
+}
+
+/** What an assignment of columns comes to, channel by channel. */
+export function numberedRows(
+  { channels, kinds, numbers, able, gain, pinned }: NumberingProblem,
+  columnOf: readonly (number | undefined)[],
+  wishes: NumberingWishes,
+  priceOf: (channel: Channel) => number,
+): Numbered[] {
+  return channels.map((channel, row): Numbered => {
+    const column = columnOf[row] ?? numbers.length;
     const holds = able[row] ?? new Map<number, Holding>();
     const all = new Set([...holds.values()].flatMap(({ keys }) => keys));
-    const gain = plain[row]?.[column] ?? 0;
-    const number =
-      column < numbers.length && (gain > 0 || channel.id in pinned.pins) ? (numbers[column] ?? null) : null;
-    const at = number === null ? undefined : holds.get(number);
     const isPinned = channel.id in pinned.pins;
-    let price = 0;
-    if (isPinned) {
-      const { [channel.id]: _, ...others } = pinned.pins;
-      price = solve(plain, numbers.length, pins(plan.channels, others, columnOfNumber)).total - best.total;
-    }
+    const gains = (gain[row]?.[column] ?? 0) > 0 || isPinned;
+    const number = column < numbers.length && gains ? (numbers[column] ?? null) : null;
+    const at = number === null ? undefined : holds.get(number);
     return {
       channelId: channel.id,
       number,
@@ -102,17 +147,10 @@ export function numberFleet(
       able: kinds.filter(({ key }) => all.has(key)).reduce((sum, { weight }) => sum + weight, 0),
       pinned: isPinned,
       kept: number !== null && wishes.last[channel.id] === number,
-      price,
+      price: isPinned ? priceOf(channel) : 0,
       elsewhere: [...all].filter((key) => !at?.keys.includes(key)),
     };
   });
-  return {
-    channels,
-    total: best.total,
-    bound: best.bound,
-    firstFit: firstFitTotal(plan.channels, kinds, reach),
-    findings: pinned.findings,
-  };
 }
 
 /** A fleet as it counts for the numbering: each kind as much as there are sets of it. */

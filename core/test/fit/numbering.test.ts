@@ -5,6 +5,8 @@ import {
   fitPlan,
   type NumberingKind,
   numberFleet,
+  numberingProblem,
+  numberTogether,
   provenBound,
 } from '@umbrex/core/fit';
 import { type Channel, type Description, DescriptionSchema, type Plan } from '@umbrex/core/model';
@@ -269,4 +271,95 @@ describe('more channels than places', () => {
         ['C', 2, 'should', 1],
       ]),
     ).toEqual([[1], [2], [3]]));
+});
+
+describe('groups kept in a row', () => {
+  const fleet = (): NumberingKind[] => [
+    { key: 'a', device: fitDevice(freeSet('low', 1, 8)), weight: 3 },
+    { key: 'b', device: fitDevice(freeSet('high', 5, 8)), weight: 2 },
+  ];
+  const [ONE, TWO] = [uuid(801), uuid(802)];
+  const mixed = (n: number): Channel[] =>
+    Array.from({ length: n }, (_, i) =>
+      channel(`C${i}`, 150 + i * 0.025, null, {
+        id: uuid(810 + i),
+        groupId: i % 2 ? TWO : ONE,
+        service: 'other',
+        tier: i < 2 ? 'must' : 'nice',
+      }),
+    );
+  const solved = async () => {
+    const solver = await highs();
+    return (model: string) => {
+      const { Status, ObjectiveValue, Columns } = solver.solve(model);
+      if (Status !== 'Optimal') return null;
+      const values = Object.fromEntries(
+        Object.entries(Columns).map(([name, column]) => [
+          name,
+          'Primal' in column ? Number(column.Primal) : 0,
+        ]),
+      );
+      return { isOptimal: true, objective: ObjectiveValue, values };
+    };
+  };
+  /** Every way to number the channels of a few, tried out. */
+  const tried = (problem: ReturnType<typeof numberingProblem>, together: readonly string[]): number => {
+    const { channels, numbers, gain } = problem;
+    let best = 0;
+    const fits = (at: readonly (number | null)[]) =>
+      together.every((groupId) => {
+        const rows = channels.flatMap((c, i) => (c.groupId === groupId ? [i] : []));
+        const taken = rows.flatMap((i) => at[i] ?? []);
+        return taken.length === 0 || Math.max(...taken) - Math.min(...taken) < rows.length;
+      });
+    const walk = (row: number, at: (number | null)[], sum: number): void => {
+      if (row === channels.length) {
+        if (sum > best && fits(at)) best = sum;
+        return;
+      }
+      walk(row + 1, [...at, null], sum);
+      numbers.forEach((number, column) => {
+        const value = gain[row]?.[column] ?? 0;
+        if (value > 0 && !at.includes(number)) walk(row + 1, [...at, number], sum + value);
+      });
+    };
+    walk(0, [], 0);
+    return best;
+  };
+  it('is the best of all that keep them, tried out one by one, and costs what it says', async () => {
+    const solve = await solved();
+    const few = plan(mixed(4));
+    const problem = numberingProblem(few, fleet(), { last: {}, pins: {} });
+    for (const together of [[ONE], [TWO], [ONE, TWO]]) {
+      const found = numberTogether(few, fleet(), { last: {}, pins: {} }, together, solve);
+      expect(found?.total).toBe(tried(problem, together));
+      expect(found?.bound).toBe(found?.total);
+      expect(found?.price).toBe(
+        numberFleet(few, fleet(), { last: {}, pins: {} }).total - (found?.total ?? 0),
+      );
+    }
+  });
+  it('stands in a row, with a pin where it is wanted', async () => {
+    const many = plan(mixed(8));
+    const pins = { [uuid(810)]: 7 };
+    const found = numberTogether(many, fleet(), { last: {}, pins }, [ONE, TWO], await solved());
+    const numbersOf = (groupId: string) =>
+      many.channels.flatMap(({ id, groupId: of }) =>
+        of === groupId ? (found?.channels.find(({ channelId }) => channelId === id)?.number ?? []) : [],
+      );
+    for (const groupId of [ONE, TWO]) {
+      const taken = numbersOf(groupId);
+      expect(new Set(taken).size).toBe(taken.length);
+      expect(Math.max(...taken) - Math.min(...taken)).toBeLessThan(4);
+    }
+    expect(found?.channels[0]).toMatchObject({ number: 7, pinned: true });
+  });
+  it('without any group it is the same sum as the assignment', async () => {
+    const many = plan(mixed(8));
+    const found = numberTogether(many, fleet(), { last: {}, pins: {} }, [], await solved());
+    expect(found).toMatchObject({
+      total: numberFleet(many, fleet(), { last: {}, pins: {} }).total,
+      price: 0,
+    });
+  });
 });

@@ -22,8 +22,9 @@ export function NumberDeskView(props: Props) {
       )}
       {sets === 0 && <p className="mt-3">No device is in the list yet. Add some under Devices.</p>}
       <p className="my-3" role="status">
-        {result ? <Sum result={result} /> : 'Working out…'}
+        {result ? <Sum result={result} kept={props.kept} /> : 'Working out…'}
       </p>
+      {mayEdit && sets > 0 && <InRow {...props} />}
       {result?.findings.map(({ code, channelId, number }) => (
         <p key={channelId} className="finding mb-2" data-severity="warning">
           {channelName.get(channelId)} cannot be held at {number}:{' '}
@@ -87,13 +88,72 @@ export function NumberDeskView(props: Props) {
   );
 }
 
-function Sum({ result }: { result: NonNullable<Props['result']> }) {
+/** Groups whose numbers shall stand in a row. That takes a while to work out, and can be stopped. */
+function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, kept, rowFault }: Props) {
+  return (
+    <fieldset className="mb-4 rounded border border-base-300 p-3">
+      <legend className="px-1 text-[0.93rem] font-semibold">Keep groups in a row</legend>
+      <p className="muted text-[0.93rem]">
+        The channels of a group at numbers one after another are easier to find, and fewer sets may find them
+        at the same place. Working that out takes up to a minute or two.
+      </p>
+      <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+        {groups.map(({ group }) => (
+          <label key={group.id} className="flex items-center gap-2 text-[0.93rem]">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={inRow.includes(group.id)}
+              onChange={(event) => keepInRow(group.id, event.target.checked)}
+            />
+            {group.name}
+          </label>
+        ))}
+      </div>
+      <p className="mt-2 flex flex-wrap items-center gap-3" aria-live="polite">
+        {isWorking ? (
+          <>
+            <span className="text-[0.93rem]">Working out… {seconds} s</span>
+            <button type="button" className="btn btn-outline btn-sm" onClick={stop}>
+              Stop
+            </button>
+          </>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-outline btn-sm"
+            disabled={inRow.length === 0 || kept !== null}
+            onClick={workOut}
+          >
+            Work it out
+          </button>
+        )}
+        {kept && (
+          <span className="text-[0.93rem]">
+            {kept.price === 0
+              ? 'Keeping them in a row costs nothing.'
+              : `Keeping them in a row costs ${kept.price} points.`}
+          </span>
+        )}
+      </p>
+      {rowFault && (
+        <p className="finding mt-2 text-[0.93rem]" data-severity="error" role="alert">
+          {rowFault}
+        </p>
+      )}
+    </fieldset>
+  );
+}
+
+function Sum({ result, kept }: { result: NonNullable<Props['result']>; kept: Props['kept'] }) {
   const { total, bound, firstFit } = result;
   return (
     <>
       <strong className="font-mono">{total}</strong> points;{' '}
       {bound === total
-        ? 'proven: no other numbering has more.'
+        ? kept
+          ? 'proven: none that keeps these groups in a row has more.'
+          : 'proven: no other numbering has more.'
         : `at most ${bound} are possible, the gap is ${bound - total}.`}{' '}
       <span className="muted">
         Were each set filled from its first free place on, it would be{' '}

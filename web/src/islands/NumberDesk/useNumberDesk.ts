@@ -1,8 +1,9 @@
 import { useStore } from '@nanostores/react';
-import { type Numbering, numberingWishes } from '@umbrex/core/fit';
+import { type Numbering, numberingWishes, type TogetherNumbering } from '@umbrex/core/fit';
 import { headOf, type Plan } from '@umbrex/core/model';
 import { useEffect, useRef, useState } from 'react';
 import { numberInWorker } from '../../workers/fitClient';
+import { numberTogetherInWorker } from '../../workers/togetherClient';
 import { $desk, type DeskState, savePlanHead, startDesk } from '../desk/deskStore';
 
 /** The state of the numbering: what somebody holds fast, what comes of it, and whether it is the plan's yet. */
@@ -19,6 +20,51 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
   const [result, setResult] = useState<Numbering | null>(null);
   const [failed, setFailed] = useState(false);
   const round = useRef(0);
+  /** Groups whose channels shall stand in a row, and the numbering that keeps them so. */
+  const [inRow, setInRow] = useState<readonly string[]>([]);
+  const [kept, setKept] = useState<TogetherNumbering | null>(null);
+  const [working, setWorking] = useState<{ stop: () => void; since: number } | null>(null);
+  const [seconds, setSeconds] = useState(0);
+  const [rowFault, setRowFault] = useState<string | null>(null);
+
+  const stop = () => {
+    working?.stop();
+    setWorking(null);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another plan or pin makes what was kept in rows out of date
+  useEffect(() => {
+    setKept(null);
+    stop();
+  }, [plan, units, descriptions, pins, inRow]);
+  useEffect(() => {
+    if (!working) return;
+    const tick = () => setSeconds(Math.round((Date.now() - working.since) / 1000));
+    tick();
+    const timer = setInterval(tick, 1000);
+    return () => clearInterval(timer);
+  }, [working]);
+  const workOut = () => {
+    setRowFault(null);
+    const { last } = numberingWishes(plan);
+    const job = numberTogetherInWorker(plan, units, descriptions, { last, pins }, inRow);
+    const mine = { stop: job.stop, since: Date.now() };
+    setWorking(mine);
+    const done = () => setWorking((now) => (now === mine ? null : now));
+    job.result.then(
+      (found) => {
+        done();
+        if (found) setKept(found);
+        else
+          setRowFault(
+            'No numbering keeps these groups in a row with these numbers held fast. Let one of them go.',
+          );
+      },
+      () => {
+        done();
+        setRowFault('It could not be worked out. Load the page again.');
+      },
+    );
+  };
 
   useEffect(() => {
     const mine = ++round.current;
@@ -34,12 +80,13 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
       number === null ? others : { ...others, [channelId]: number },
     );
   const save = (numbering: Plan['numbering']) => savePlanHead({ ...headOf(plan), numbering });
+  const shown = kept ?? result;
   const take = () => {
-    if (!result) return;
+    if (!shown) return;
     const numbers = Object.fromEntries(
-      result.channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
+      shown.channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
     );
-    const held = result.channels.flatMap(({ channelId, pinned }) => (pinned ? [channelId] : []));
+    const held = shown.channels.flatMap(({ channelId, pinned }) => (pinned ? [channelId] : []));
     void save({ numbers, pins: held });
   };
   const forget = () => void save(null).then((ok) => ok && setPins({}));
@@ -51,19 +98,28 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
     rows: plan.channels
       .filter(({ groupId }) => groupId === group.id)
       .flatMap((channel) => {
-        const found = result?.channels.find(({ channelId }) => channelId === channel.id);
+        const found = shown?.channels.find(({ channelId }) => channelId === channel.id);
         return found
           ? [{ channel, found, last: numbers[channel.id] ?? null, pin: pins[channel.id] ?? null }]
           : [];
       }),
   }));
   const isSaved =
-    result !== null &&
+    shown !== null &&
     plan.numbering !== null &&
-    result.channels.every(({ channelId, number }) => (numbers[channelId] ?? null) === number) &&
+    shown.channels.every(({ channelId, number }) => (numbers[channelId] ?? null) === number) &&
     Object.keys(pins).sort().join() === [...plan.numbering.pins].sort().join();
   return {
-    result,
+    result: shown,
+    kept,
+    inRow,
+    keepInRow: (groupId: string, isKept: boolean) =>
+      setInRow((now) => (isKept ? [...now, groupId] : now.filter((id) => id !== groupId))),
+    workOut,
+    stop,
+    isWorking: working !== null,
+    seconds,
+    rowFault,
     failed,
     groups: groups.filter(({ rows }) => rows.length > 0),
     sets: units.length,
