@@ -153,12 +153,13 @@ export function numberedRows(
   });
 }
 
-/** A fleet as it counts for the numbering: each kind as much as there are sets of it. */
+/** A fleet as it counts for the numbering: each kind as much as there are sets of it. Nobody looks for a number on a repeater. */
 export function numberingKinds(
   units: readonly Unit[],
   descriptions: readonly Description[],
 ): NumberingKind[] {
-  return unitKinds(units, descriptions).map(({ key, device, units: of }) => ({
+  const kinds = unitKinds(units, descriptions).filter(({ description }) => description.kind !== 'repeater');
+  return kinds.map(({ key, device, units: of }) => ({
     key,
     device,
     weight: of.length,
