@@ -27,7 +27,7 @@ module.exports = {
     stage('roster', 'units', 'facts', 'findings', 'model'),
     stage('interview', 'units', 'facts', 'findings', 'model', 'fit'),
     stage('stations', 'units', 'facts', 'findings', 'model', 'rules', 'fit'),
-    stage('record', 'units', 'findings', 'model', 'procedure'),
+    stage('record', 'units', 'findings', 'model', 'formats', 'procedure'),
     stage('air', 'units', 'facts', 'findings', 'model', 'tones', 'stations'),
     stage('today', 'units', 'facts', 'findings', 'model', 'check', 'fit', 'stations'),
     stage('nets', 'units', 'model'),

@@ -51,14 +51,14 @@ test('groups are kept in a row by a solver in a worker of its own, which can be 
     timeout: 100_000,
   });
   await expect(page.getByText(/^Keeping them in a row costs \d+ points\.$/)).toBeVisible();
-  const numbers = await page
-    .getByRole('region', { name: 'Direct' })
-    .getByRole('textbox')
-    .evaluateAll((fields) =>
-      fields.map((field) => Number((field as HTMLInputElement).value)).filter(Boolean),
-    );
+  const fields = page.getByRole('region', { name: 'Direct' }).getByRole('textbox');
+  const written = await fields.evaluateAll((all) =>
+    all.map((field) => Number((field as HTMLInputElement).value)),
+  );
+  const numbers = written.filter((number) => number > 0);
   expect(numbers.length).toBeGreaterThan(5);
-  expect(Math.max(...numbers) - Math.min(...numbers)).toBeLessThan(15);
+  // As many in a row as the group has channels.
+  expect(Math.max(...numbers) - Math.min(...numbers)).toBeLessThan(written.length);
   await page.getByRole('checkbox', { name: 'Direct' }).uncheck();
   await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
 });

@@ -248,6 +248,61 @@ describe('devices and descriptions', () => {
   });
 });
 
+describe('steps that somebody recorded', () => {
+  const recording = {
+    by: 'Signe Aldane',
+    on: '2026-11-20',
+    firmware: '2.00',
+    startNumber: 1,
+    number: 45,
+    place: [{ keys: '045', shows: '045' }],
+    fields: [
+      {
+        field: 'power',
+        from: 'HIGH',
+        to: 'LOW',
+        steps: [
+          { keys: 'LIST' },
+          { keys: '25' },
+          { keys: 'KEEP' },
+          { keys: '▲', shows: 'LOW' },
+          { keys: 'KEEP' },
+        ],
+      },
+    ],
+  };
+  const put = (descriptionId: string, body: unknown) =>
+    send('PUT', '/api/descriptions/[descriptionId]/steps', { descriptionId }, body);
+  const get = (descriptionId: string) => send('GET', '/api/descriptions/[descriptionId]', { descriptionId });
+  it('become the keys of their kind, each line checked again here; taken back, the kind is as it was', async () => {
+    const { behaviour: _b, recipes: _r, keyMap: _k, ...rest } = (await get('page-handheld')).body;
+    const bare = { ...rest, id: 'page-unkeyed', title: 'Page, unkeyed', keys: {}, settings: [] };
+    expect((await send('POST', '/api/descriptions', {}, bare)).status).toBe(201);
+    const before = (await get('page-unkeyed')).body;
+    const wrong = { ...recording, place: [{ keys: '046' }] };
+    expect(await put('page-unkeyed', { version: 1, recording: wrong })).toMatchObject({
+      status: 400,
+      body: { findings: [{ code: 'record-not-spelled', path: '/place' }] },
+    });
+    const saved = await put('page-unkeyed', { version: 1, recording });
+    expect(saved).toMatchObject({ status: 200, body: { version: 2 } });
+    const learnt = (await get('page-unkeyed')).body;
+    expect(learnt.recipes.order).toEqual(['power']);
+    expect(learnt.firmware).toContain('2.00');
+    expect((await put('page-unkeyed', { version: 1, recording })).status).toBe(409);
+    const { editId } = saved.body;
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId }, {})).status).toBe(200);
+    expect((await get('page-unkeyed')).body).toEqual(before);
+  });
+  it('are refused for a kind whose keys are described, and for one that is not there', async () => {
+    expect(await put('pocket-radio', { version: 1, recording })).toMatchObject({
+      status: 400,
+      body: { findings: [{ code: 'record-has-keys' }] },
+    });
+    expect((await put('nobody-has-this', { version: 1, recording })).status).toBe(404);
+  });
+});
+
 describe('bad input at every endpoint: 4xx with findings, never 500, nothing half saved', () => {
   const ids = () => ({
     planId,

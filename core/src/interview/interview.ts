@@ -31,7 +31,7 @@ export function describeOwn(
   own: { id: string; title: string },
   answers: Answers,
 ): Description {
-  const { behaviour: _b, recipes, marks: _m, ...rest } = pattern;
+  const { behaviour: _b, recipes, keyMap: _k, recording: _s, marks: _m, ...rest } = pattern;
   const bare: Description = {
     ...rest,
     ...own,

@@ -1,4 +1,5 @@
-import type { Finding, Result } from '../findings/index';
+import type { Result } from '../findings/index';
+import { shapeFindings } from '../formats/index';
 import {
   type Action,
   type Behaviour,
@@ -40,18 +41,7 @@ export function withRecordedSteps(description: Description, recording: Recording
   builder.place(placed.lines);
   for (const { field, goal, lines } of tasks) builder.field(field, goal, lines);
   const whole = DescriptionSchema.safeParse(builder.description());
-  if (!whole.success)
-    return {
-      ok: false,
-      findings: whole.error.issues.map(
-        ({ path, message }): Finding => ({
-          code: 'document-shape',
-          severity: 'error',
-          path: `/${path.join('/')}`,
-          detail: message,
-        }),
-      ),
-    };
+  if (!whole.success) return { ok: false, findings: shapeFindings(whole.error) };
   const differs = replays(whole.data, recording);
   return differs.length > 0
     ? { ok: false, findings: differs }

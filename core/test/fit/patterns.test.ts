@@ -172,6 +172,21 @@ describe('the patterns and what makes each of them hard', () => {
 });
 
 describe('a card of values says what the image holds', () => {
+  it('a later find in a skipped slot joins the scan again: its mark comes off by the sheet', () => {
+    const places = [{ number: 1, values: { rx: 154_650_000, title: 'OLD', skip: 'SKIP' } }];
+    const {
+      fit: fitted,
+      sheet,
+      proof,
+    } = prepare(plan([channel('Find', 154.65, null, { service: 'other' })]), shipped('bank-scanner'), {
+      keeps: [],
+      accepts: [1],
+      holds: { what: 'read', on: 'unknown', places, settings: {} },
+    });
+    expect(fitted.cells[0]?.slot?.number).toBe(1);
+    expect(sheet.steps.map(({ says }) => says)).toContain('Change the mark to -.');
+    expect(proof.proven).toBe(true);
+  });
   it('for any plan on any pattern: every place of the image is on it, and read back it is what was wanted', () =>
     fc.assert(
       fc.property(anyPlan, fc.constantFrom(...SHIPPED), (any, description) => {

@@ -47,6 +47,19 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
   const text = (name: 'nickname' | 'holder' | 'serial' | 'firmware' | 'fleetId' | 'accessories' | 'note') => (
     <input className="input input-sm w-full" {...register(name)} aria-invalid={errors[name] !== undefined} />
   );
+  const one = (name: 'personId' | 'carries' | 'roleId', none: string, choices: Props['people']) => (
+    <select
+      className="select select-sm w-full"
+      {...register(name, { setValueAs: (value: string | null) => value || null })}
+    >
+      <option value="">{none}</option>
+      {choices.map((choice) => (
+        <option key={choice.id} value={choice.id}>
+          {choice.name}
+        </option>
+      ))}
+    </select>
+  );
   return (
     <form
       className="grid items-end gap-3 sm:grid-cols-3 lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]"
@@ -63,19 +76,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
         </select>
       </Labelled>
       <Labelled title="Nickname">{text('nickname')}</Labelled>
-      <Labelled title="Holder">
-        <select
-          className="select select-sm w-full"
-          {...register('personId', { setValueAs: (value: string | null) => value || null })}
-        >
-          <option value="">nobody of the roster</option>
-          {people.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Labelled title="Holder">{one('personId', 'nobody of the roster', people)}</Labelled>
       <Labelled title="or kept at">{text('holder')}</Labelled>
       <Labelled title="Serial">{text('serial')}</Labelled>
       <Labelled title="Firmware">{text('firmware')}</Labelled>
@@ -102,34 +103,10 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
             </Labelled>
           )}
           {kinds.find((kind) => kind.id === watch('descriptionId'))?.repeats && (
-            <Labelled title="Carries">
-              <select
-                className="select select-sm w-full"
-                {...register('carries', { setValueAs: (value: string | null) => value || null })}
-              >
-                <option value="">nobody has said</option>
-                {pairs.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
+            <Labelled title="Carries">{one('carries', 'nobody has said', pairs)}</Labelled>
           )}
           {teams.length > 0 && (
-            <Labelled title="Set up for">
-              <select
-                className="select select-sm w-full"
-                {...register('roleId', { setValueAs: (value: string | null) => value || null })}
-              >
-                <option value="">no role of its own</option>
-                {teams.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
+            <Labelled title="Set up for">{one('roleId', 'no role of its own', teams)}</Labelled>
           )}
           <Labelled title="Kept numbers">
             <input

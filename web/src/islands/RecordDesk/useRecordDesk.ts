@@ -1,5 +1,6 @@
 import type { Finding } from '@umbrex/core/findings';
 import { prepare, triedAs } from '@umbrex/core/flow';
+import { shapeFindings } from '@umbrex/core/formats';
 import { listItems, type Recording, RecordingSchema } from '@umbrex/core/model';
 import { linesText, readLines, withRecordedSteps } from '@umbrex/core/record';
 import { useMemo, useState } from 'react';
@@ -78,18 +79,7 @@ export function useRecordDesk({ plan, description, version, recording, me, today
   const outcome = useMemo((): Outcome => {
     if (written.place.length === 0) return { findings: [], sheet: null };
     const parsed = RecordingSchema.safeParse(written);
-    if (!parsed.success)
-      return {
-        sheet: null,
-        findings: parsed.error.issues.map(
-          ({ path, message }): Finding => ({
-            code: 'document-shape',
-            severity: 'error',
-            path: `/${path.join('/')}`,
-            detail: message,
-          }),
-        ),
-      };
+    if (!parsed.success) return { sheet: null, findings: shapeFindings(parsed.error) };
     const learnt = withRecordedSteps(description, parsed.data);
     if (!learnt.ok) return { findings: learnt.findings, sheet: null };
     const { sheet, proof } = prepare(plan, learnt.value, triedAs(learnt.value, plan));

@@ -48,6 +48,20 @@ export async function addDescription(
   return { description, version: 1, editId };
 }
 
+/** A description as it is, held until the transaction ends. @throws ChangedMeanwhile when it is no longer the version it was */
+async function lockDescription(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  id: string,
+  version: number,
+): Promise<Description> {
+  const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
+  if (!row) throw new NotHere();
+  const description = DescriptionSchema.parse(row.document);
+  if (row.version !== version) throw new ChangedMeanwhile({ description, version: row.version });
+  return description;
+}
+
 /** Adds a person's mark, confirmed or contradicted, from a version of the description. */
 export async function addMark(
   trx: Knex.Transaction,
@@ -56,10 +70,7 @@ export async function addMark(
   version: number,
   mark: Mark,
 ): Promise<SavedDescription> {
-  const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
-  if (!row) throw new NotHere();
-  const before = DescriptionSchema.parse(row.document);
-  if (row.version !== version) throw new ChangedMeanwhile({ description: before, version: row.version });
+  const before = await lockDescription(trx, workspaceId, id, version);
   const description: Description = { ...before, marks: [...before.marks, mark] };
   await trx('description')
     .where({ workspace_id: workspaceId, id })
@@ -81,10 +92,7 @@ export async function saveSteps(
   version: number,
   recording: Recording,
 ): Promise<SavedDescription> {
-  const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
-  if (!row) throw new NotHere();
-  const before = DescriptionSchema.parse(row.document);
-  if (row.version !== version) throw new ChangedMeanwhile({ description: before, version: row.version });
+  const before = await lockDescription(trx, workspaceId, id, version);
   if (before.behaviour && !before.recording)
     throw new BadInput([{ code: 'record-has-keys', severity: 'error', path: '/recording' }]);
   const result = withRecordedSteps(withoutSteps(before), recording);
