@@ -50,9 +50,10 @@ describe('the key map of a set', () => {
     expect(sides(LEADERS).map(([, does]) => does)).toEqual(['begins to scan', 'sounds and sends an alarm']);
   });
   it('nothing is said where nobody described one', () =>
-    expect(keyLines(shipped('pocket-radio'), {})).toEqual([]));
+    expect(keyLines(shipped('retired-portable'), {})).toEqual([]));
 
   const mapped = SHIPPED.filter(({ keyMap, behaviour }) => keyMap && behaviour);
+  let ways = 0;
   it.each(mapped.map((description) => [description.id, description] as const))(
     '%s: every way back that names a key leads back, with nothing changed',
     (_, description) => {
@@ -63,7 +64,7 @@ describe('the key map of a set', () => {
         if (!back) continue;
         const device = new VirtualDevice(description);
         const [screen, memory] = [device.screen(), device.memory()];
-        device.take({ kind: 'key', key, heldMs: heldMs ?? 120 });
+        device.take({ kind: 'key', key, heldMs: heldMs === undefined ? 120 : heldMs + 200 });
         expect(device.screen(), key).not.toEqual(screen);
         device.take({ kind: 'key', key: back.key, heldMs: back.heldMs ?? 120 });
         expect(device.screen(), key).toEqual(screen);
@@ -71,9 +72,15 @@ describe('the key map of a set', () => {
         expect(device.emissions()).toEqual([]);
         tried++;
       }
-      expect(tried).toBeGreaterThan(2);
+      expect(tried).toBeGreaterThan(0);
+      ways += tried;
     },
   );
+  it('every shipped kind with keys has its map but one, and thirty ways back were tried', () => {
+    // The field mobile is off until its code is typed: there is nothing to leave by one key.
+    expect(mapped).toHaveLength(SHIPPED.filter(({ behaviour }) => behaviour).length - 1);
+    expect(ways).toBeGreaterThanOrEqual(30);
+  });
   it('a map that names a key, a setting or a function that is not there is refused at its place', () => {
     const bad = structuredClone(PAGE);
     bad.keyMap?.keys.push(
