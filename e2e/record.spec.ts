@@ -40,6 +40,21 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await page.getByLabel('Go to that number').fill('046 -> 046');
   await expect(page.getByText('No line of these keys spells 45.')).toBeVisible();
   await page.getByLabel('Go to that number').fill('045 -> 045');
+  const slips = [
+    ['Who did it', ' ', 'Write who did it.'],
+    ['On', 'yesterday', 'Write the day as 2026-11-25.'],
+    ['Firmware the set shows', '', 'Write the firmware as the set shows it, or unknown.'],
+    ['Number it stood on', 'one', 'Write the memory number it stood on'],
+    ['Number you went to', '900', 'Write the memory number you went to'],
+  ] as const;
+  for (const [title, wrong, said] of slips) {
+    const box = page.getByRole('textbox', { name: title, exact: true });
+    const right = await box.inputValue();
+    await box.fill(wrong);
+    await expect(page.getByRole('alert').filter({ hasText: said })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Save the steps of the My own set' })).toBeDisabled();
+    await box.fill(right);
+  }
   await expect(page.getByText('The steps give back what you wrote, key by key.')).toBeVisible();
   await expect(page.getByText(/^Not recorded yet, but needed by the plan: .*Transmit tone/)).toBeVisible();
 

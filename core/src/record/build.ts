@@ -42,7 +42,7 @@ export function withRecordedSteps(description: Description, recording: Recording
   for (const { field, goal, lines } of tasks) builder.field(field, goal, lines);
   const whole = DescriptionSchema.safeParse(builder.description());
   if (!whole.success) return { ok: false, findings: shapeFindings(whole.error) };
-  const differs = replays(whole.data, recording);
+  const differs = replays(whole.data, recording, fields);
   return differs.length > 0
     ? { ok: false, findings: differs }
     : { ok: true, value: whole.data, findings: [] };

@@ -3,13 +3,13 @@ import {
   type Description,
   factoryMemory,
   factoryValues,
+  type Memory,
   type Native,
   type Recording,
-  writtenLists,
 } from '../model/index';
 import { TAP_MS, VirtualDevice } from '../procedure/index';
-import { hzFromMHzText } from '../units/index';
 import { readKeys } from './keyText';
+import type { Goal } from './pieces';
 
 const BETWEEN_KEYS_MS = 300;
 const BETWEEN_LETTERS_MS = 1500;
@@ -18,7 +18,11 @@ const BETWEEN_LETTERS_MS = 1500;
  * Does a recording over again on the virtual set of its own grammar, each task on a place as it was then. A display that does not
  * show what was seen, or a value that is not kept, is a finding at its line.
  */
-export function replays(description: Description, recording: Recording): Finding[] {
+export function replays(
+  description: Description,
+  recording: Recording,
+  goals: readonly (Goal | null)[],
+): Finding[] {
   const findings: Finding[] = [];
   const keyOf = new Map(Object.entries(description.keys).map(([id, legend]) => [legend, id]));
   const run = (device: VirtualDevice, steps: Recording['place'], path: string) =>
@@ -43,13 +47,14 @@ export function replays(description: Description, recording: Recording): Finding
     });
   run(new VirtualDevice(description), recording.place, '/place');
   if (findings.length > 0) return findings;
-  recording.fields.forEach(({ field, from, to, steps }, i) => {
-    const device = new VirtualDevice(description, holding(description, recording.number, field, from));
+  recording.fields.forEach(({ field, to, steps }, i) => {
+    const goal = goals[i];
+    if (!goal) return;
+    const device = new VirtualDevice(description, holding(description, recording.number, field, goal));
     run(device, recording.place, '/place');
     run(device, steps, `/fields/${i}/steps`);
     const kept = device.memory().slots.get(recording.number)?.[field];
-    const wanted = nativeOf(description, field, to);
-    if (kept !== wanted)
+    if (kept !== reached(goal))
       findings.push({
         code: 'record-not-kept',
         severity: 'error',
@@ -61,33 +66,31 @@ export function replays(description: Description, recording: Recording): Finding
   return findings;
 }
 
-/** The factory's memory with one place as it was before a task: its field at a value, or empty before its frequency. */
-function holding(description: Description, number: number, field: string, from: string) {
+/** The factory's memory with one place as it was before a task: the field at its value, or empty before its frequency. */
+function holding(description: Description, number: number, field: string, goal: Goal): Memory {
   const memory = factoryMemory(description);
-  const holds = description.fields.find(({ id }) => id === field)?.holds;
-  if (memory.slots.get(number) === null && (holds !== 'receiveHz' || from !== '')) {
+  const slots = new Map(memory.slots);
+  if (!slots.get(number) && goal.kind !== 'frequency') {
     const { receive } = description;
-    const lowest = receive === 'unknown' ? 0 : (receive.bands[0]?.fromHz ?? 0);
-    const slots = new Map(memory.slots);
-    slots.set(number, factoryValues(description, lowest));
-    return { ...memory, slots: put(slots) };
+    const lowestHz = receive === 'unknown' ? 0 : (receive.bands[0]?.fromHz ?? 0);
+    slots.set(number, factoryValues(description, lowestHz));
   }
-  return { ...memory, slots: put(new Map(memory.slots)) };
-
-  function put(slots: Map<number, Readonly<Record<string, Native>> | null>) {
-    const values = slots.get(number);
-    const value = nativeOf(description, field, from);
-    if (values && value !== undefined) slots.set(number, { ...values, [field]: value });
-    return slots;
-  }
+  const values = slots.get(number);
+  if (values && goal.kind === 'value') slots.set(number, { ...values, [field]: goal.from });
+  return { ...memory, slots };
 }
 
-function nativeOf(description: Description, id: string, text: string): Native | undefined {
-  const field = description.fields.find((candidate) => candidate.id === id);
-  if (!field) return undefined;
-  if (field.holds === 'name') return text;
-  if (field.list === undefined) return hzFromMHzText(text);
-  const list = writtenLists(description)[field.list] ?? [];
-  const index = list.findIndex(({ shown }) => shown.toLowerCase() === text.toLowerCase());
-  return index < 0 ? undefined : index;
+/** What a place holds once its goal is reached. */
+function reached(goal: Goal): Native {
+  switch (goal.kind) {
+    case 'place':
+    case 'value':
+      return goal.to;
+    case 'frequency':
+      return goal.hz;
+    case 'name':
+      return goal.text;
+    default:
+      return goal satisfies never;
+  }
 }

@@ -1,4 +1,5 @@
 import { FindingItem } from '../../components/FindingItem';
+import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { Shape } from '../../components/Shape';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
@@ -218,15 +219,9 @@ function Compare({
       )}
       {isCompared && (
         <>
-          <label className="flex items-center gap-2 pb-1 text-[0.93rem]">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={placesToo}
-              onChange={(event) => setPlacesToo(event.target.checked)}
-            />
+          <LabelledCheck checked={placesToo} set={setPlacesToo} className="pb-1 text-[0.93rem]">
             also another place or name
-          </label>
+          </LabelledCheck>
           <p role="status" className="pb-1 text-[0.93rem]">
             {differ === 0
               ? 'They do the same with every channel.'

@@ -1,4 +1,5 @@
 import { CircleHelp, MoonStar } from 'lucide-react';
+import { LabelledCheck } from '../../components/LabelledCheck';
 import { Shape } from '../../components/Shape';
 import { ToneGlyph } from '../../components/ToneGlyph';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
@@ -131,15 +132,9 @@ export function KeysView({
                     </div>
                   ))}
                 </dl>
-                <label className="mt-3 flex items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="checkbox checkbox-sm"
-                    checked={letters}
-                    onChange={(event) => chooseLetters(event.target.checked)}
-                  />
+                <LabelledCheck checked={letters} set={chooseLetters} className="mt-3">
                   Single keys work (/, ?, n, g). Esc, Alt and arrows always do.
-                </label>
+                </LabelledCheck>
               </section>
             </div>
             <button type="button" className="btn btn-primary btn-sm mt-5" onClick={() => setOpen(false)}>

@@ -1,5 +1,6 @@
 import { Pin } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { LabelledCheck } from '../../components/LabelledCheck';
 import type { useNumberDesk } from './useNumberDesk';
 
 type Props = ReturnType<typeof useNumberDesk>;
@@ -99,15 +100,13 @@ function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, ke
       </p>
       <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
         {groups.map(({ group }) => (
-          <label key={group.id} className="flex items-center gap-2 text-[0.93rem]">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={inRow.includes(group.id)}
-              onChange={(event) => keepInRow(group.id, event.target.checked)}
-            />
+          <LabelledCheck
+            key={group.id}
+            checked={inRow.includes(group.id)}
+            set={(isChecked) => keepInRow(group.id, isChecked)}
+          >
             {group.name}
-          </label>
+          </LabelledCheck>
         ))}
       </div>
       <p className="mt-2 flex flex-wrap items-center gap-3" aria-live="polite">

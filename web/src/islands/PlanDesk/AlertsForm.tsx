@@ -2,6 +2,7 @@ import { type ALERT_EVENT_KINDS, ALERT_EVENTS, SERVICES } from '@umbrex/core/fac
 import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
+import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
 
@@ -109,15 +110,14 @@ function Silent({ silent, set }: { silent: Alerts['silent']; set: (silent: Alert
         <fieldset key={kind} className="mt-2">
           <legend className="muted text-[0.87rem]">{KIND_TITLE[kind]}</legend>
           {ALERT_EVENTS.filter((event) => event.kind === kind).map(({ code, name }) => (
-            <label key={code} className="flex items-center gap-2 py-0.5 text-[0.93rem]">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={silent.includes(code)}
-                onChange={(event) => toggle(code, event.target.checked)}
-              />
+            <LabelledCheck
+              key={code}
+              checked={silent.includes(code)}
+              set={(isChecked) => toggle(code, isChecked)}
+              className="py-0.5 text-[0.93rem]"
+            >
               {name}
-            </label>
+            </LabelledCheck>
           ))}
         </fieldset>
       ))}

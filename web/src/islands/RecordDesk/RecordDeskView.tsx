@@ -9,6 +9,15 @@ type Props = ReturnType<typeof useRecordDesk>;
 const HOW =
   'One line for each thing you do: the keys, an arrow ->, and what the set then surely shows. ▲ x3 is three presses, LIST (2 s) a key held for two seconds. Leave out what you did not see.';
 
+/** What is wrong with the head of a recording, in words. */
+const HEAD_FAULTS = [
+  { path: '/by', says: 'Write who did it.' },
+  { path: '/on', says: 'Write the day as 2026-11-25.' },
+  { path: '/firmware', says: 'Write the firmware as the set shows it, or unknown.' },
+  { path: '/startNumber', says: 'Write the memory number it stood on, one that this kind of set has.' },
+  { path: '/number', says: 'Write the memory number you went to, one that this kind of set has.' },
+] as const;
+
 /** Steps written down once with a set in hand, task by task; below each task what is wrong with it, and last what comes of all. */
 export function RecordDeskView(props: Props) {
   const { description, head, setHead, place, setPlace, fields, written, outcome, save, isBusy } = props;
@@ -22,7 +31,13 @@ export function RecordDeskView(props: Props) {
     />
   );
   const at = (prefix: string) => outcome.findings.filter(({ path = '' }) => path.startsWith(prefix));
-  const shown = new Set([...at('/place'), ...written.fields.flatMap((_, i) => at(`/fields/${i}`))]);
+  const faults = HEAD_FAULTS.filter(({ path }) => outcome.findings.some((finding) => finding.path === path));
+  const shown = new Set([
+    ...HEAD_FAULTS.flatMap(({ path }) => at(path)),
+    ...at('/place'),
+    ...at('/letters'),
+    ...written.fields.flatMap((_, i) => at(`/fields/${i}/`)),
+  ]);
   const rest = outcome.findings.filter((finding) => !shown.has(finding));
   const named = fields.some(({ holds }) => holds === 'name');
   return (
@@ -39,6 +54,11 @@ export function RecordDeskView(props: Props) {
         {text('startNumber', 'Number it stood on')}
         {text('number', 'Number you went to', 'Best an empty place, so that nothing is lost.')}
       </section>
+      {faults.map(({ path, says }) => (
+        <p key={path} className="finding text-[0.93rem]" data-severity="error" role="alert">
+          {says}
+        </p>
+      ))}
       <p className="muted max-w-3xl text-[0.93rem]">{HOW}</p>
       <Task
         title="Go to that number"

@@ -2,6 +2,7 @@ import { factOf } from '@umbrex/core/stations';
 import { mhzText } from '@umbrex/core/units';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import type { CSSProperties } from 'react';
+import { LabelledCheck } from '../../components/LabelledCheck';
 import { KIND_TEXT } from '../../messages/stations';
 import { HEIGHT, type Site, type useStationMap, WIDTH } from './useStationMap';
 
@@ -89,15 +90,9 @@ export function StationMapView(props: Props) {
                 <Maximize size={16} aria-hidden="true" />
               </button>
             </span>
-            <label className="flex items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={rings}
-                onChange={(event) => setRings(event.target.checked)}
-              />
+            <LabelledCheck checked={rings} set={setRings} className="text-sm">
               Claimed circles
-            </label>
+            </LabelledCheck>
             <span className="muted text-sm">
               Drag, or arrows and + − on the map; Ctrl and the wheel zoom.
             </span>

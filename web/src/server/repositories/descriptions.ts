@@ -62,6 +62,22 @@ async function lockDescription(
   return description;
 }
 
+/** Keeps a changed description as its next version, and what the edit was. */
+async function storeDescription(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  description: Description,
+  version: number,
+  edit: { before: object; after: object },
+): Promise<SavedDescription> {
+  const { id } = description;
+  await trx('description')
+    .where({ workspace_id: workspaceId, id })
+    .update({ document: JSON.stringify(description), version: version + 1 });
+  const editId = await recordEdit(trx, workspaceId, { kind: 'description', aggregateId: id, ...edit });
+  return { description, version: version + 1, editId };
+}
+
 /** Adds a person's mark, confirmed or contradicted, from a version of the description. */
 export async function addMark(
   trx: Knex.Transaction,
@@ -72,16 +88,10 @@ export async function addMark(
 ): Promise<SavedDescription> {
   const before = await lockDescription(trx, workspaceId, id, version);
   const description: Description = { ...before, marks: [...before.marks, mark] };
-  await trx('description')
-    .where({ workspace_id: workspaceId, id })
-    .update({ document: JSON.stringify(description), version: version + 1 });
-  const editId = await recordEdit(trx, workspaceId, {
-    kind: 'description',
-    aggregateId: id,
+  return storeDescription(trx, workspaceId, description, version, {
     before: { marks: before.marks },
     after: { marks: description.marks },
   });
-  return { description, version: version + 1, editId };
 }
 
 /** Learns a kind's keys from steps that somebody recorded, from a version of the description. */
@@ -98,16 +108,10 @@ export async function saveSteps(
   const result = withRecordedSteps(withoutSteps(before), recording);
   if (!result.ok) throw new BadInput(result.findings);
   const description = result.value;
-  await trx('description')
-    .where({ workspace_id: workspaceId, id })
-    .update({ document: JSON.stringify(description), version: version + 1 });
-  const editId = await recordEdit(trx, workspaceId, {
-    kind: 'description',
-    aggregateId: id,
+  return storeDescription(trx, workspaceId, description, version, {
     before: { recording: before.recording ?? null, firmware: before.firmware },
     after: { recording, firmware: description.firmware },
   });
-  return { description, version: version + 1, editId };
 }
 
 /** A description with the steps of an earlier recording, or with none. */
