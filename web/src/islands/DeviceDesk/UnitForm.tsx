@@ -62,7 +62,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
   );
   return (
     <form
-      className="grid items-end gap-3 sm:grid-cols-3 lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]"
+      className={`grid items-end gap-3 sm:grid-cols-3 ${full ? 'lg:grid-cols-4' : 'lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]'}`}
       onSubmit={handleSubmit(submit)}
       noValidate
     >
