@@ -175,6 +175,10 @@ export function goalsOf(
       return null;
     };
     if (!field) return bad('field', id);
+    if (recording.fields.findIndex((other) => other.field === id) < i) {
+      findings.push({ code: 'duplicate-id', severity: 'error', path: `/fields/${i}/field`, id });
+      return null;
+    }
     if (field.holds === 'name') return { kind: 'name', text: to, letters };
     if (field.list === undefined) {
       const hz = hzFromMHzText(to);

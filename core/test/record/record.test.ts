@@ -183,6 +183,7 @@ describe('a recording that cannot be right is refused at its line', () => {
       '/place',
     ],
     ['a place it has not', (_p, _f, r) => Object.assign(r, { number: 900 }), 'record-value', '/number'],
+    ['a field twice', (_p, f, r) => r.fields.push(structuredClone(f(1))), 'duplicate-id', '/fields/8/field'],
     [
       'a field it has not',
       (_, f) => Object.assign(f(1), { field: 'colour' }),
