@@ -89,6 +89,10 @@ export type Finding = Common &
     | { readonly code: 'name-shortened'; readonly from: string; readonly to: string }
     | { readonly code: 'no-names' }
     | { readonly code: 'names-unknown' }
+    /** The mark of its place cannot be changed, or the set has none: a scan comes by, or not, against the plan. */
+    | { readonly code: 'scan-differs'; readonly wanted: 'in' | 'out' }
+    | { readonly code: 'priority-not-here'; readonly most: number | 'unknown' }
+    | { readonly code: 'resume-delay-differs'; readonly wanted: 'on' | 'off' }
     | { readonly code: 'bandwidth-differs'; readonly wanted: string; readonly has: string }
     | { readonly code: 'bandwidth-unknown' }
     | { readonly code: 'firmware-unverified'; readonly firmware: string }

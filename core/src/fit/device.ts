@@ -18,6 +18,7 @@ import { isMeantFor } from './belongs';
 export interface FitDevice {
   readonly description: Description;
   readonly slots: readonly Slot[];
+  readonly slotAt: ReadonlyMap<number, Slot>;
   readonly slotsOn: ReadonlyMap<number, readonly Slot[]>;
   /** Receive frequencies of the slots whose preset tone only the set's own make knows; no plan's channel goes there. */
   readonly hiddenOn: ReadonlySet<number>;
@@ -61,6 +62,7 @@ export function fitDevice(
   return {
     description,
     slots,
+    slotAt: new Map(slots.map((slot) => [slot.number, slot])),
     slotsOn,
     hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
     freeSlots,

@@ -6,6 +6,7 @@ import type { FitDevice } from './device';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, uniqueName } from './names';
 import type { Placement } from './place';
+import { fitScan, type ScanPlan } from './scan';
 
 /** One channel on one device: how it ends, where it goes, under what name, and why. */
 export interface Cell {
@@ -56,7 +57,7 @@ export interface Fit {
 }
 
 /** What of a plan its fit depends on. */
-export type FitPlan = Pick<Plan, 'channels'> &
+export type FitPlan = ScanPlan &
   FitPolicy &
   Partial<Pick<Plan, 'numbering' | 'alerts' | 'setup' | 'roleSetup'>>;
 
@@ -90,14 +91,18 @@ export function fitPlan(
     if (!cells.has(judgement.channel.id))
       cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, blocks));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
+  const scan = fitScan(plan, device, used);
+  const marked = settled.map((cell) => {
+    const more = scan.findings.get(cell.channelId);
+    return more ? { ...cell, findings: [...cell.findings, ...more] } : cell;
+  });
   const alerts = fitAlerts(plan.alerts ?? null, device);
-  for (const [number, wanted] of alerts.places) used.set(number, wanted);
   return {
     descriptionId: device.description.id,
-    cells: sayWhereSplit(settled, plan.channels),
+    cells: sayWhereSplit(marked, plan.channels),
     image: {
-      slots: used,
-      settings: { ...wantedSettings(plan, device), ...alerts.settings },
+      slots: new Map([...scan.slots, ...alerts.places]),
+      settings: { ...wantedSettings(plan, device), ...scan.settings, ...alerts.settings },
       before: device.present,
     },
     findings: alerts.findings,

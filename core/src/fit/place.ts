@@ -251,14 +251,6 @@ function setForbid(device: FitDevice, forbidden: boolean): Record<string, Native
   return at < 0 ? undefined : { [field.id]: at };
 }
 
-/** Switched on for scanning, where the set has such a mark. */
-function inScan(device: FitDevice): Record<string, Native> {
-  const field = device.field.inScan;
-  const values = valuesOf(device, 'inScan');
-  const at = values && values !== 'unknown' ? values.findIndex(({ means }) => means === true) : -1;
-  return field && at >= 0 ? { [field.id]: at } : {};
-}
-
 const allow = (device: FitDevice): Record<string, Native> => setForbid(device, false) ?? {};
 
 function forbidding(device: FitDevice, slot: Slot): Record<string, Native> | undefined {
@@ -277,8 +269,6 @@ function finish(
 ): Placed {
   const values: Record<string, Native> = { ...drafted };
   const findings = [...soFar];
-  // A tower that is switched off is passed over, so it is switched on where a plan wants it.
-  if (slot.region.towers) Object.assign(values, inScan(device));
   const has = chooseBandwidth(device, channel, slot, values);
   if (has !== undefined && channel.bandwidth !== 'unknown' && has !== channel.bandwidth)
     findings.push(

@@ -147,6 +147,8 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     aliases: [],
     shortNames: [],
     trunk: null,
+    scan: 'usual',
+    resumeDelay: 'plan',
     tonesSecret: false,
     listed: null,
   };

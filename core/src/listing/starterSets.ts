@@ -103,6 +103,8 @@ function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier
     aliases: [],
     shortNames: [],
     trunk: null,
+    scan: 'usual',
+    resumeDelay: 'plan',
     tonesSecret: false,
     listed: null,
   };

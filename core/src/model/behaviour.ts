@@ -32,6 +32,10 @@ export const ConditionSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('itemAllowed') }),
   z.strictObject({ is: z.literal('lastItem') }),
   z.strictObject({ is: z.literal('lastLetter') }),
+  /** A search has found something. */
+  z.strictObject({ is: z.literal('hasFound') }),
+  /** A setting of the whole set has this meaning, as one that says what a programmable key does. */
+  z.strictObject({ is: z.literal('settingMeans'), setting: id, of: z.string().max(20) }),
 ]);
 export type Condition = z.infer<typeof ConditionSchema>;
 
@@ -49,6 +53,9 @@ export const ActionSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('draftFromEntry') }),
   /** Takes the entry as a frequency to send on; the draft is its distance from the slot's own. */
   z.strictObject({ act: z.literal('draftOffsetFromEntry') }),
+  /** Takes the frequency that a search found and that is shown. */
+  z.strictObject({ act: z.literal('draftFromFind') }),
+  z.strictObject({ act: z.literal('pickFind'), to: z.enum(['next', 'previous']) }),
   /** Takes the entry as it is, such as an area code. */
   z.strictObject({ act: z.literal('draftTextFromEntry') }),
   /** Puts the digits of the present frequency into the entry: more are added to them until it is cleared. */
@@ -89,6 +96,8 @@ const ModeSchema = z.strictObject({
   screen: z.array(z.string().max(32)).min(1).max(4),
   /** Left by itself after this long without a key; whatever was not stored is lost. */
   timeout: z.strictObject({ ms, go: id, do: z.array(ActionSchema).optional() }).optional(),
+  /** While it is here the set scans its places, or searches the bands of its description. */
+  scans: z.enum(['places', 'bands']).optional(),
   on: z.array(RowSchema),
 });
 

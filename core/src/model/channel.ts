@@ -56,6 +56,10 @@ const channelFields = {
   listed: ListedSchema.nullable().default(null),
   /** `null` for a channel of its own. */
   trunk: TrunkSchema.nullable().default(null),
+  /** Whether sets scan it: `usual` takes in whatever falls silent between calls. One that must not be missed has priority. */
+  scan: z.enum(['usual', 'in', 'out', 'priority']).default('usual'),
+  /** Whether a scan stays for the answer after somebody spoke. */
+  resumeDelay: z.enum(['plan', 'on', 'off']).default('plan'),
 };
 
 const sendsNothing = (channel: { transmitHz: number | null; transmitTone: string }) =>
@@ -101,8 +105,22 @@ export function bareChannel(
     tonesSecret: false,
     listed: null,
     trunk: null,
+    scan: 'usual',
+    resumeDelay: 'plan',
     ...says,
   };
+}
+
+/**
+ * What scanning sets shall do with a channel. A broadcast never falls silent, so that a scan would stay on it: the usual is to leave it
+ * out. Common practice, no published source.
+ */
+export function wantedInScan({
+  scan,
+  service,
+}: Pick<Channel, 'scan' | 'service'>): 'in' | 'out' | 'priority' {
+  if (scan !== 'usual') return scan;
+  return service === 'weather' ? 'out' : 'in';
 }
 
 /** How a channel is used, read off its frequencies. */

@@ -14,6 +14,12 @@ export interface SlotContent {
   readonly name?: string;
   readonly powerW?: number;
   readonly bandwidth?: string;
+  /** Whether a scan comes by here; where the set has several scan sets, in which of them. */
+  readonly inScan?: boolean | number;
+  /** Whether the set looks here again and again while it listens elsewhere. */
+  readonly hasPriority?: boolean;
+  /** How long a scan stays after somebody spoke, in seconds; 0 where it moves on at once. */
+  readonly resumeDelayS?: number;
   /** Six digits, as an alert radio waits for them. */
   readonly areaCode?: string;
 }

@@ -57,6 +57,13 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           forbidden = meaning === true;
           break;
         case 'inScan':
+          content.inScan = typeof meaning === 'number' ? meaning : meaning === true;
+          break;
+        case 'hasPriority':
+          content.hasPriority = meaning === true;
+          break;
+        case 'resumeDelayS':
+          content.resumeDelayS = Number(meaning);
           break;
         case 'areaCode':
           if (slot.region.content.kind === 'areas') content.areaCode = String(meaning);

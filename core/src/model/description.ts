@@ -27,6 +27,8 @@ export const HOLDS = [
   'bandwidth',
   'transmitForbidden',
   'inScan',
+  'hasPriority',
+  'resumeDelayS',
   'areaCode',
 ] as const;
 export type Holds = (typeof HOLDS)[number];
@@ -108,6 +110,41 @@ export const OperatorToneSchema = z.union([
 ]);
 export type OperatorTone = z.infer<typeof OperatorToneSchema>;
 
+/**
+ * How a set scans. What each place does in it is a field of the place (`inScan`, `hasPriority`, `resumeDelayS`); a set that names its
+ * priority places by their numbers has settings that hold `priorityNumber`.
+ */
+export const ScanSchema = z.union([
+  unknown,
+  z.literal('none'),
+  z.strictObject({
+    /** From one place to the next, in milliseconds. */
+    everyMs: z.number().int().min(5).max(5000),
+    /** How long it stays after somebody spoke, in milliseconds, where no field decides it. */
+    resumeMs: z.number().int().min(0).max(60_000),
+    /** How often it looks at its priority places while it listens elsewhere, which cuts the sound for a moment, and how many it can have. */
+    priority: z.union([
+      z.literal('none'),
+      z.strictObject({
+        everyMs: z.number().int().min(100).max(60_000),
+        most: z.number().int().min(1).max(1000),
+        /** The most in each of its banks, where that is less. */
+        perBank: z.number().int().min(1).max(1000).optional(),
+      }),
+    ]),
+    /** Going through bands by its own step, and how many of the frequencies where it heard something it keeps. */
+    search: z.union([
+      z.literal('none'),
+      z.strictObject({
+        bands: z.array(BandSchema).min(1).max(20),
+        everyMs: z.number().int().min(1).max(1000),
+        finds: z.number().int().min(0).max(100),
+      }),
+    ]),
+  }),
+]);
+export type Scan = z.infer<typeof ScanSchema>;
+
 /** How values come into the set where no keys are described, and what to know before. */
 export const LoadingSchema = z.strictObject({
   by: z.enum(['keypad', 'cable', 'app']),
@@ -122,10 +159,10 @@ const SettingSchema = z.strictObject({
   title: z.string().min(1).max(30),
   list: id,
   /**
-   * What it decides, where that is known to the rest: the weather transmitter in hertz, how far an alert radio listens, how a repeater
-   * answers, how many seconds one may talk through it.
+   * What it decides, where that is known to the rest: the weather transmitter in hertz, how far an alert radio listens, how it sounds,
+   * how a repeater answers, how many seconds one may talk through it, the number of a place with priority in a scan (or `none`).
    */
-  holds: z.enum(['weatherHz', 'alertReach', 'answer', 'talkLimitS']).optional(),
+  holds: z.enum(['weatherHz', 'alertReach', 'alertBy', 'answer', 'talkLimitS', 'priorityNumber']).optional(),
   /** It switches this event of an alert radio; where its list has no off, the set always sounds for it. */
   event: z.enum(ALERT_EVENT_CODES).optional(),
   factory: z.number().int().min(0),
@@ -208,6 +245,7 @@ const shape = z.strictObject({
     }),
   ]),
   operatorTone: OperatorToneSchema.default('unknown'),
+  scan: ScanSchema.default('unknown'),
   lists: z.record(id, ListSchema),
   fields: z.array(FieldSchema),
   settings: z.array(SettingSchema),

@@ -8,12 +8,20 @@ const means = z.union([z.string(), z.number(), z.boolean()]);
 
 /**
  * A stretch of a value list. `shown` and `typed` are templates: `{hz}` 82.5, `{tenths}` 0825, `{code}` 023, `{index}` the
- * place in the whole list counted from 0, `{index:2}` the same with two figures.
+ * place in the whole list counted from 0, `{index:2}` the same with two figures, `{n}` a number, `{n:3}` with three figures.
  */
 export const SegmentSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('items'),
     items: z.array(z.strictObject({ shown, typed, means })).min(1).max(500),
+  }),
+  /** Numbers one after another, such as those of the places in a set. */
+  z.strictObject({
+    kind: z.literal('numbers'),
+    from: z.number().int().min(0).max(99_999),
+    to: z.number().int().min(0).max(99_999),
+    shown,
+    typed,
   }),
   z.strictObject({
     kind: z.literal('ctcss'),
@@ -66,7 +74,7 @@ export function listItems(list: List): ListItem[] {
   ) => {
     const fill = (text: string) =>
       text.replace(/\{(\w+)(?::(\d))?\}/g, (_, key: string, width?: string) =>
-        key === 'index' ? String(out.length).padStart(Number(width ?? 0), '0') : (marks[key] ?? ''),
+        (key === 'index' ? String(out.length) : (marks[key] ?? '')).padStart(Number(width ?? 0), '0'),
       );
     out.push({
       shown: fill(segment.shown),
@@ -78,6 +86,9 @@ export function listItems(list: List): ListItem[] {
     switch (segment.kind) {
       case 'items':
         for (const item of segment.items) add(item, {}, item.means);
+        break;
+      case 'numbers':
+        for (let n = segment.from; n <= segment.to; n++) add(segment, { n: String(n) }, n);
         break;
       case 'ctcss':
         for (const tenths of typeof segment.tenthsHz === 'string'

@@ -52,6 +52,8 @@ export const PlanHeadSchema = z.strictObject({
   country: z.enum(['US', 'AU', 'EU', 'other']),
   /** Whether sets wait for the receive tone where one is sent (closed) or hear everyone (open). */
   receivePolicy: z.enum(['open', 'closed']),
+  /** Whether scans stay for the answer after somebody spoke: for conversations they do. */
+  resumeDelay: z.enum(['on', 'off']).default('on'),
   groups: z.array(GroupSchema).min(1).max(60),
   /** The workspace's own business frequencies. */
   licensed: z.array(LicensedFrequencySchema).max(200).default([]),
@@ -79,9 +81,21 @@ export type Plan = z.infer<typeof PlanSchema>;
 
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
-  const { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup, roleSetup } =
-    plan;
-  return { name, country, receivePolicy, groups, licensed, services, numbering, alerts, setup, roleSetup };
+  const { name, country, receivePolicy, resumeDelay, groups, licensed, services } = plan;
+  const { numbering, alerts, setup, roleSetup } = plan;
+  return {
+    name,
+    country,
+    receivePolicy,
+    resumeDelay,
+    groups,
+    licensed,
+    services,
+    numbering,
+    alerts,
+    setup,
+    roleSetup,
+  };
 }
 
 /**

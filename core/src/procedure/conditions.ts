@@ -14,6 +14,9 @@ export interface Standing {
   readonly entry: string;
   readonly itemIndex: number;
   readonly isLastLetter: boolean;
+  readonly settings: Readonly<Record<string, number>>;
+  /** A search found something. */
+  readonly hasFound: boolean;
 }
 
 /** Whether a condition of a row holds. */
@@ -47,6 +50,13 @@ export function holds(condition: Condition, standing: Standing): boolean {
       return isItemAllowed(description, item, slot, values);
     case 'lastItem':
       return itemIndex === behaviour.items.length - 1;
+    case 'hasFound':
+      return standing.hasFound;
+    case 'settingMeans': {
+      const setting = description.settings.find(({ id }) => id === condition.setting);
+      const index = standing.settings[condition.setting] ?? setting?.factory ?? 0;
+      return lists[setting?.list ?? '']?.[index]?.means === condition.of;
+    }
     case 'lastLetter':
       return standing.isLastLetter;
     default:

@@ -5,6 +5,7 @@ export * from './keyMap';
 export * from './places';
 export * from './proof';
 export * from './readBack';
+export type { Catch, Signal } from './round';
 export type { Emission } from './sending';
 export * from './sheet';
 export * from './turns';

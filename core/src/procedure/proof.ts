@@ -156,8 +156,7 @@ export function firstDifference(description: Description, image: Image, memory: 
     const wanted = image.slots.get(slot.number);
     const found = memory.slots.get(slot.number) ?? null;
     const differs = wanted
-      ? (contentDifference(wanted.content, read(slot, found)) ??
-        valueDifference(undecided(description, wanted.values), found))
+      ? contentDifference(wanted.content, read(slot, found))
       : valueDifference(before.slots.get(slot.number) ?? null, found);
     if (differs) return { code: 'proof-differs', severity: 'error', number: slot.number, ...differs };
   }
@@ -185,12 +184,6 @@ function contentDifference(wanted: SlotContent, found: SlotContent | null): Diff
     if (wanted[key] !== value) return { field: key, wanted: String(wanted[key]), found: String(value) };
   }
   return null;
-}
-
-/** The values of a slot that no part of its content speaks of, such as its scan mark. */
-function undecided(description: Description, values: Readonly<Record<string, number | string>>): SlotValues {
-  const silent = new Set(description.fields.flatMap((field) => (field.holds === 'inScan' ? [field.id] : [])));
-  return Object.fromEntries(Object.entries(values).filter(([field]) => silent.has(field)));
 }
 
 function valueDifference(wanted: SlotValues, found: SlotValues): Difference | null {

@@ -12,6 +12,9 @@ export interface ScreenView {
   readonly entry: string;
   readonly draft: Native;
   readonly cursor: number;
+  /** What a search found and shows, in hertz, and how many finds it keeps. */
+  readonly foundHz: number | undefined;
+  readonly finds: number;
 }
 
 /** Fills the marks of a display line, such as `{number:3}` (padded with zeros), `{label}` or `{draft}`. */
@@ -46,6 +49,10 @@ function markText(mark: string, width: number, view: ScreenView): string {
       return view.entry.padEnd(width, '_');
     case 'cursor':
       return String(view.cursor + 1);
+    case 'found':
+      return view.foundHz === undefined ? '- - -' : mhzText(view.foundHz);
+    case 'finds':
+      return String(view.finds);
     case 'draft':
       return draftText(view);
     default:

@@ -8,14 +8,18 @@ import {
   type Memory,
   type Native,
   type Slot,
+  type SlotContent,
   type SlotValues,
+  slotReader,
   slotsOf,
   writtenLists,
 } from '../model/index';
 import { holds, type Standing } from './conditions';
+import { Ears } from './ears';
 import { hzDigits, nameLength, offsetIndex, tapped, turnedLetter, typedHz } from './entry';
 import type { KeyEvent } from './events';
 import { enteredValue, isItemAllowed, itemField, itemValues } from './items';
+import { type Catch, type Signal, type Stop, scanStops } from './round';
 import { fillScreen } from './screen';
 import { type Emission, talkHz, talkTone } from './sending';
 import { firstBankCopies, mod, type SlotMove, slotAfter } from './slotMove';
@@ -45,6 +49,8 @@ export class VirtualDevice {
   private lastKeyMs = 0;
   private readonly sent: Emission[] = [];
   private readonly heard: string[] = [];
+  private readonly ears: Ears;
+  private readonly read: ReturnType<typeof slotReader>;
 
   /**
    * @param memory what it holds at the start; as from the factory where nothing is given
@@ -57,6 +63,8 @@ export class VirtualDevice {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
     this.slots = slotsOf(description);
+    this.ears = new Ears(description);
+    this.read = slotReader(description);
     this.lists = writtenLists(description);
     this.values = new Map(memory.slots);
     this.saved = memory.slots;
@@ -93,6 +101,8 @@ export class VirtualDevice {
       entry: this.entry,
       draft: this.draft,
       cursor: this.cursor,
+      foundHz: this.ears.shownHz,
+      finds: this.ears.found().length,
     };
     return (this.behaviour.modes[this.mode]?.screen ?? []).map((line) => fillScreen(line, view));
   }
@@ -115,6 +125,29 @@ export class VirtualDevice {
     return this.heard;
   }
 
+  /** Puts something on the air, in place of what was there; times are on the set's own clock. */
+  receive(signals: readonly Signal[]): void {
+    this.ears.receive(signals);
+  }
+
+  /** What comes out of its speaker now: the place it stands on or stopped at, and its frequency; `null` while it is silent. */
+  speaker(): { number: number | null; hz: number } | null {
+    const content = this.contentOf(this.slot());
+    const tone = content?.receiveTone ?? 'off';
+    const standing = content && { number: this.slot().number, hz: content.receiveHz, tone };
+    return this.ears.speaker(this.nowMs, standing);
+  }
+
+  /** Everything that its scans and searches stopped at so far, and how often a look at a priority place cut the sound. */
+  caught(): { catches: readonly Catch[]; cuts: number } {
+    return this.ears.caught();
+  }
+
+  /** The frequencies that its search keeps, the latest first, in hertz. */
+  found(): readonly number[] {
+    return this.ears.found();
+  }
+
   /** Whether something is lost if no key comes for a while: the present mode's time-out in milliseconds, or none. */
   windowMs(): number | undefined {
     return this.behaviour.modes[this.mode]?.timeout?.ms;
@@ -125,13 +158,44 @@ export class VirtualDevice {
     for (;;) {
       const timeout = this.behaviour.modes[this.mode]?.timeout;
       const due = timeout ? this.lastKeyMs + timeout.ms : Number.POSITIVE_INFINITY;
-      if (!timeout || due > until) break;
-      this.nowMs = Math.max(this.nowMs, due);
+      const looks = this.ears.nextMs;
+      if (Math.min(due, looks) > until) break;
+      this.nowMs = Math.max(this.nowMs, Math.min(due, looks));
+      if (looks <= due) {
+        this.look();
+        continue;
+      }
       this.lastKeyMs = this.nowMs;
-      for (const action of timeout.do ?? []) this.act(action, '');
-      this.mode = timeout.go;
+      for (const action of timeout?.do ?? []) this.act(action, '');
+      if (timeout) this.enter(timeout.go);
     }
     this.nowMs = until;
+  }
+
+  /** Goes to a mode; one that scans or searches begins its round. */
+  private enter(mode: string): void {
+    if (mode === this.mode) return;
+    this.mode = mode;
+    this.ears.end();
+    const kind = this.behaviour.modes[mode]?.scans;
+    if (kind) this.ears.begin(kind === 'bands' ? kind : this.placeStops(), this.nowMs, this.slot().number);
+  }
+
+  private look(): void {
+    const number = this.ears.look(this.nowMs);
+    if (number !== null) this.at = this.slots.findIndex((slot) => slot.number === number);
+  }
+
+  private placeStops(): Stop[] {
+    const places = this.slots.map((slot) => ({ slot, content: this.contentOf(slot) }));
+    const named = this.description.settings
+      .filter(({ holds }) => holds === 'priorityNumber')
+      .map(({ id, list }) => this.lists[list]?.[this.settings[id] ?? 0]?.means);
+    return scanStops(this.description, places, (number) => named.includes(number));
+  }
+
+  private contentOf(slot: Slot): SlotContent | null {
+    return this.read(slot, this.values.get(slot.number) ?? null);
   }
 
   private press(keyId: string, heldMs: number): void {
@@ -150,7 +214,7 @@ export class VirtualDevice {
     });
     if (!row) this.refuse();
     for (const action of row?.do ?? []) this.act(action, keyId);
-    if (row?.go) this.mode = row.go;
+    if (row?.go) this.enter(row.go);
   }
 
   private standing(keyId: string): Standing {
@@ -165,6 +229,8 @@ export class VirtualDevice {
       entry: this.entry + (this.behaviour.keys[keyId]?.char ?? ''),
       itemIndex: this.item,
       isLastLetter: this.cursor === this.letterCount() - 1,
+      settings: this.settings,
+      hasFound: this.ears.found().length > 0,
     };
   }
 
@@ -212,6 +278,12 @@ export class VirtualDevice {
         else this.refuse();
         return;
       }
+      case 'draftFromFind':
+        this.draft = this.ears.shownHz ?? 0;
+        return;
+      case 'pickFind':
+        this.ears.pickFind(action.to === 'next' ? 1 : -1);
+        return;
       case 'draftTextFromEntry':
         this.draft = this.entry;
         return;

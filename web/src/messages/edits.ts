@@ -18,6 +18,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   aliases: 'other names',
   shortNames: 'short names',
   trunk: 'network',
+  scan: 'in scans',
+  resumeDelay: 'stays after a call',
   carries: 'its channel',
   numbering: 'numbers',
   alerts: 'alert radios',

@@ -267,6 +267,27 @@ const WORDS: Words = {
   'name-shortened': (f) => ({ what: `Its name there is ${f.to}.`, more: `“${f.from}” does not fit.` }),
   'no-names': () => ({ what: 'No name can be set there; the set shows its own label.' }),
   'names-unknown': () => ({ what: 'Nobody has written down whether this set shows names.' }),
+  'scan-differs': (f) => ({
+    what:
+      f.wanted === 'out'
+        ? 'A scan comes by here against the plan: this set cannot leave it out.'
+        : 'A scan does not come by here: this set cannot take it in.',
+  }),
+  'priority-not-here': (f) => ({
+    what:
+      f.most === 'unknown'
+        ? 'Nobody has written down whether this set can give a channel priority in its scan.'
+        : f.most === 0
+          ? 'This set gives no channel priority in its scan.'
+          : `This set gives priority to ${f.most === 1 ? 'one channel' : `${f.most} channels`} at most, and others come first.`,
+    help: 'Leave a second set on the channel that must not be missed.',
+  }),
+  'resume-delay-differs': (f) => ({
+    what:
+      f.wanted === 'on'
+        ? 'A scan on this set moves on as soon as somebody stops talking.'
+        : 'A scan on this set stays for a while after somebody stops talking.',
+  }),
   'bandwidth-differs': (f) => ({
     what: `The plan says ${f.wanted}; this set is ${f.has} there.`,
     more: f.has === 'narrow' ? 'Wide voices may sound harsh in it.' : 'Narrow voices sound low in it.',

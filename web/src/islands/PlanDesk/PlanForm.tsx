@@ -71,6 +71,17 @@ export function PlanForm({ plan, version, save }: Props) {
         </select>
       </label>
       <label className="block">
+        <span className="muted text-[0.87rem]">Scans, after a call</span>
+        <select
+          className="select select-sm w-full"
+          value={head.resumeDelay}
+          onChange={(event) => change({ resumeDelay: event.target.value === 'off' ? 'off' : 'on' })}
+        >
+          <option value="on">stay for the answer, for conversations</option>
+          <option value="off">move on at once, to hear more places</option>
+        </select>
+      </label>
+      <label className="block">
         <span className="muted text-[0.87rem]">Whose rules</span>
         <select
           className="select select-sm w-full"

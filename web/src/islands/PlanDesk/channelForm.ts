@@ -18,6 +18,8 @@ export interface ChannelForm {
   mode: Channel['mode'];
   access: Channel['access'];
   tier: Channel['tier'];
+  scan: Channel['scan'];
+  resumeDelay: Channel['resumeDelay'];
   note: string;
   /** Parted by commas. */
   aliases: string;
@@ -59,6 +61,8 @@ export function formOf(channel: Channel): ChannelForm {
     mode: channel.mode,
     access: channel.access,
     tier: channel.tier,
+    scan: channel.scan,
+    resumeDelay: channel.resumeDelay,
     note: channel.note,
     aliases: channel.aliases.join(', '),
     shortNames: channel.shortNames.join(', '),
@@ -116,6 +120,8 @@ export function channelFormSchema(before: Channel) {
         mode: form.mode,
         access: form.access,
         tier: form.tier,
+        scan: form.scan,
+        resumeDelay: form.resumeDelay,
         note: form.note,
         tonesSecret: form.tonesSecret,
         aliases: parts(form.aliases),

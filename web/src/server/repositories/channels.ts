@@ -30,6 +30,8 @@ const COLUMNS = {
   tonesSecret: 'tones_secret',
   listed: 'listed',
   trunk: 'trunk_network',
+  scan: 'scan',
+  resumeDelay: 'resume_delay',
 } as const satisfies Record<keyof Channel, string>;
 
 export function channelRow(channel: Channel): Record<string, unknown> {

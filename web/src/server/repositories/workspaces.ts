@@ -26,6 +26,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
     name: 'First plan',
     country: 'US',
     receivePolicy: 'closed',
+    resumeDelay: 'on',
     licensed: [],
     services: [],
     numbering: null,

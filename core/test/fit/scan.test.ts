@@ -1,0 +1,92 @@
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { prepare } from '@umbrex/core/flow';
+import type { Channel, Plan } from '@umbrex/core/model';
+import { describe, expect, it } from 'vitest';
+import { PROVABLE, shipped } from '../support/devices';
+import { channel, plan, uuid } from '../support/plans';
+
+/** What each channel comes to in the scan of a set, with what is said of it. */
+function marks(id: string, channels: readonly Channel[], more: Partial<Plan> = {}) {
+  const fit = fitPlan({ ...plan(channels), ...more }, fitDevice(shipped(id)));
+  return {
+    settings: fit.image.settings,
+    rows: fit.cells.map(({ channelId, slot, findings }) => {
+      const { inScan, hasPriority, resumeDelayS } = fit.image.slots.get(slot?.number ?? -1)?.content ?? {};
+      const said = findings.filter(({ code }) => /scan|priority|resume/.test(code)).map(({ code }) => code);
+      return [channels.find(({ id }) => id === channelId)?.name, inScan, hasPriority, resumeDelayS, ...said];
+    }),
+  };
+}
+
+const dispatch = channel('Dispatch', 154.25, null, { service: 'other' });
+const weather = channel('Weather', 162.475, null, { service: 'weather' });
+const ferry = channel('Ferry', 152.9, null, { service: 'other', scan: 'out' });
+const rescue = channel('Rescue', 155.1625, null, { service: 'other', scan: 'priority' });
+const second = channel('Second', 155.3375, null, { service: 'other', scan: 'priority', resumeDelay: 'off' });
+
+describe('what a scan does with each channel', () => {
+  it('takes in what falls silent, leaves a broadcast out, and gives priority to one in each bank', () =>
+    expect(marks('bank-scanner', [dispatch, weather, ferry, rescue, second]).rows).toEqual([
+      ['Dispatch', true, false, 2],
+      ['Weather', false, false, 2],
+      ['Ferry', false, false, 2],
+      ['Rescue', true, true, 2],
+      ['Second', true, false, 0, 'priority-not-here'],
+    ]));
+  it('moves on at once where the plan wants it', () =>
+    expect(marks('bank-scanner', [dispatch, rescue], { resumeDelay: 'off' }).rows).toEqual([
+      ['Dispatch', true, false, 0],
+      ['Rescue', true, true, 0],
+    ]));
+  it('names the number of a priority place where that is a setting of the whole set, as often as it has one', () => {
+    const third = channel('Third', 155.475, null, { service: 'other', scan: 'priority' });
+    const { settings, rows } = marks('field-mobile', [dispatch, third, rescue, second]);
+    // Channels 1 to 4 in the plan's order; the lists of numbers begin with NONE, so that channel 2 is place 2.
+    expect(settings).toEqual({ prioA: 2, prioB: 3 });
+    expect(rows.map(([name, , , , said]) => [name, said])).toEqual([
+      ['Dispatch', undefined],
+      ['Third', undefined],
+      ['Rescue', undefined],
+      ['Second', 'priority-not-here'],
+    ]);
+  });
+  it('puts groups into scan sets in their order, the last set takes the rest', () => {
+    const groups = [1, 2, 3, 4].map((n) => ({ id: uuid(900 + n), name: `G${n}`, note: '' }));
+    const channels = groups.map(({ id, name }, i) =>
+      channel(name, 462.55 + i * 0.025, 462.55 + i * 0.025, { groupId: id }),
+    );
+    const left = channel('Left out', 462.675, 462.675, { groupId: uuid(901), scan: 'out' });
+    expect(marks('zoned-mobile', [...channels, left], { groups }).rows).toEqual([
+      ['G1', 1, undefined, undefined],
+      ['G2', 2, undefined, undefined],
+      ['G3', 3, undefined, undefined],
+      ['G4', 3, undefined, undefined],
+      ['Left out', false, undefined, undefined],
+    ]);
+  });
+  it('says so where a mark cannot be changed, or the set has none', () => {
+    const pair = (scan: Channel['scan']) =>
+      channel('Pair', 462.55, 467.55, { scan, transmitTone: '82.5', receiveTone: '82.5' });
+    expect(marks('page-handheld', [pair('out')]).rows).toEqual([
+      ['Pair', undefined, undefined, undefined, 'scan-differs'],
+    ]);
+    expect(marks('page-handheld', [pair('in')]).rows[0]).toHaveLength(4);
+    expect(marks('page-handheld', [pair('priority')]).rows[0]?.[4]).toBe('priority-not-here');
+  });
+  it('is set by the sheet, and every set proves', () => {
+    const groups = [1, 2, 3].map((n) => ({ id: uuid(900 + n), name: `G${n}`, note: '' }));
+    const wanted = (['priority', 'out', 'in', 'usual'] as const).flatMap((scan, i) => [
+      channel(`Direct ${i}`, 462.55 + i * 0.025, 462.55 + i * 0.025, { scan, groupId: uuid(901 + (i % 3)) }),
+      channel(`Heard ${i}`, 155.16 + i * 0.015, null, {
+        scan,
+        resumeDelay: 'off',
+        service: 'other',
+        groupId: uuid(901 + (i % 3)),
+      }),
+    ]);
+    const unproven = PROVABLE.filter(
+      (description) => !prepare({ ...plan(wanted), groups }, description).proof.proven,
+    );
+    expect(unproven.map(({ id }) => id)).toEqual([]);
+  });
+});

@@ -1,0 +1,22 @@
+import type { Knex } from 'knex';
+
+/** How sets scan a channel, and whether scans stay for the answer. */
+export async function up(db: Knex): Promise<void> {
+  await db.schema.alterTable('channel', (t) => {
+    t.text('scan').notNullable().defaultTo('usual');
+    t.text('resume_delay').notNullable().defaultTo('plan');
+  });
+  await db.schema.alterTable('plan', (t) => {
+    t.text('resume_delay').notNullable().defaultTo('on');
+  });
+}
+
+export async function down(db: Knex): Promise<void> {
+  await db.schema.alterTable('channel', (t) => {
+    t.dropColumn('scan');
+    t.dropColumn('resume_delay');
+  });
+  await db.schema.alterTable('plan', (t) => {
+    t.dropColumn('resume_delay');
+  });
+}
