@@ -40,11 +40,11 @@ export function memory(command: 'memory' | 'compare', path: string, words: reado
   if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
   const device = readFile(devicePath, readDescription);
   if (!device.ok) return { ok: false, json: { ok: false, file: devicePath, findings: device.findings } };
-  const { slots } = fitPlan(plan.value, fitDevice(device.value)).image;
-  if (values.read === undefined) return { ok: true, json: writeMemory(device.value, slots) };
+  const { image } = fitPlan(plan.value, fitDevice(device.value));
+  if (values.read === undefined) return { ok: true, json: writeMemory(device.value, image) };
   const read = readFile(values.read, readMemory);
   if (!read.ok) return { ok: false, json: { ok: false, file: values.read, findings: read.findings } };
-  const found = compareMemory(device.value, slots, read.value);
+  const found = compareMemory(device.value, image, read.value);
   const ok = found.findings.length === 0 && found.differences.length === 0;
   return { ok, json: { ok, ...found } };
 }

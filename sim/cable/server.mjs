@@ -16,12 +16,14 @@ const numbers = new Set(
   ),
 );
 let slots = new Map();
+let settings = {};
 
-function write({ format, descriptionId, slots: given }) {
+function write({ format, descriptionId, slots: given, settings: set = {} }) {
   if (format !== 'umbrex/memory@1' || !Array.isArray(given)) return 400;
   if (descriptionId !== description.id) return 409;
   const kept = given.filter(({ number }) => numbers.has(number));
   if (process.env.LOSE === '1') kept.pop();
+  settings = { ...settings, ...set };
   slots = new Map(
     kept.map(({ number, label, values }) => {
       const name = nameField && values[nameField];
@@ -37,7 +39,12 @@ const server = createServer(async (request, response) => {
     response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify(body));
   if (request.url !== '/memory') return say(404, { error: 'GET or PUT /memory' });
   if (request.method === 'GET')
-    return say(200, { format: 'umbrex/memory@1', descriptionId: description.id, slots: [...slots.values()] });
+    return say(200, {
+      format: 'umbrex/memory@1',
+      descriptionId: description.id,
+      slots: [...slots.values()],
+      settings,
+    });
   if (request.method !== 'PUT') return say(405, { error: 'GET or PUT' });
   let text = '';
   for await (const chunk of request) text += chunk;

@@ -1,1 +1,2 @@
+export * from './alert';
 export * from './repeater';

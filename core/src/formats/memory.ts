@@ -9,6 +9,7 @@ import {
   type Native,
   shownWriter,
   slotsOf,
+  writtenLists,
 } from '../model/index';
 import { shapeFindings } from './document';
 
@@ -32,22 +33,27 @@ export const MemoryDocumentSchema = z.strictObject({
 });
 export type MemoryDocument = z.infer<typeof MemoryDocumentSchema>;
 
-/** Places with what each shall hold, by field. */
-type Wanted = ReadonlyMap<number, { readonly values: Readonly<Record<string, Native>> }>;
+/** What a set shall hold as it holds it itself: each place by field, and settings of the whole set. */
+export interface WantedMemory {
+  readonly slots: ReadonlyMap<number, { readonly values: Readonly<Record<string, Native>> }>;
+  readonly settings: Readonly<Record<string, number>>;
+}
 
-/** Writes the places of an image as a document; only fields that can be set in the way this set is loaded are in it. */
-export function writeMemory(
-  description: Description,
-  wanted: Wanted,
-  settings: MemoryDocument['settings'] = {},
-): MemoryDocument {
+/** Writes an image as a document; only fields that can be set in the way this set is loaded are in it. */
+export function writeMemory(description: Description, wanted: WantedMemory): MemoryDocument {
   const shown = shownWriter(description);
+  const lists = writtenLists(description);
   return {
     format: MEMORY_FORMAT,
     descriptionId: description.id,
-    settings,
+    settings: Object.fromEntries(
+      description.settings.flatMap(({ id, list }) => {
+        const item = lists[list]?.[wanted.settings[id] ?? -1];
+        return item ? [[id, item.shown]] : [];
+      }),
+    ),
     slots: slotsOf(description).flatMap((slot) => {
-      const values = wanted.get(slot.number)?.values;
+      const values = wanted.slots.get(slot.number)?.values;
       if (!values) return [];
       const kept = Object.entries(values).filter(([field]) => slot.settable.includes(field));
       return [
@@ -76,9 +82,12 @@ export function readMemory(text: string): Result<MemoryDocument> {
     : { ok: false, findings: shapeFindings(parsed.error) };
 }
 
-/** One place in which a set differs from what it should hold. `has` is `null` where the place or the value is missing. */
+/**
+ * One value in which a set differs from what it should hold, at a place or, without a number, of the whole set. `has` is `null` where the
+ * place or the value is missing.
+ */
 export interface MemoryDifference {
-  readonly number: number;
+  readonly number: number | null;
   readonly label: string;
   readonly title: string;
   readonly wanted: string;
@@ -91,15 +100,18 @@ export interface MemoryDifference {
  */
 export function compareMemory(
   description: Description,
-  wanted: Wanted,
+  wanted: WantedMemory,
   read: MemoryDocument,
 ): { findings: Finding[]; differences: MemoryDifference[]; same: number } {
   const other = otherKind(description, read);
   if (other) return { findings: [other], differences: [], same: 0 };
-  const titles = new Map(description.fields.map(({ id, title }) => [id, title]));
+  const titles = new Map(
+    [...description.fields, ...description.settings].map(({ id, title }) => [id, title]),
+  );
   const has = new Map(read.slots.map(({ number, values }) => [number, values]));
   let same = 0;
-  const differences = writeMemory(description, wanted).slots.flatMap(({ number, label, values }) => {
+  const shall = writeMemory(description, wanted);
+  const ofPlaces = shall.slots.flatMap(({ number, label, values }) => {
     const there = has.get(number);
     const found = Object.entries(values).flatMap(([field, value]): MemoryDifference[] => {
       const now = there?.[field];
@@ -117,7 +129,12 @@ export function compareMemory(
     if (found.length === 0) same++;
     return found;
   });
-  return { findings: [], differences, same };
+  const ofSet = Object.entries(shall.settings).flatMap(([id, value]): MemoryDifference[] => {
+    const now = read.settings[id];
+    if (now === value) return [];
+    return [{ number: null, label: '', title: titles.get(id) ?? id, wanted: value, has: now ?? null }];
+  });
+  return { findings: [], differences: [...ofPlaces, ...ofSet], same };
 }
 
 /**

@@ -22,15 +22,17 @@ import {
  */
 export class CableSet {
   private values: Map<number, SlotValues>;
+  private settings: Readonly<Record<string, number>>;
   private readonly slots: ReadonlyMap<number, Slot>;
   private readonly lists: Readonly<Record<string, readonly ListItem[]>>;
 
   /** @param memory what it holds at the start; as from the factory where nothing is given */
   constructor(
     private readonly description: Description,
-    private readonly memoryBefore: Memory = factoryMemory(description),
+    memoryBefore: Memory = factoryMemory(description),
   ) {
     this.values = new Map(memoryBefore.slots);
+    this.settings = memoryBefore.settings;
     this.slots = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
     this.lists = writtenLists(description);
   }
@@ -59,16 +61,25 @@ export class CableSet {
       }
       next.set(number, taken);
     });
+    const settings: Record<string, number> = { ...this.settings };
+    for (const [id, shown] of Object.entries(document.settings)) {
+      const list = this.description.settings.find((setting) => setting.id === id)?.list;
+      const index = this.lists[list ?? '']?.findIndex((item) => item.shown === shown) ?? -1;
+      if (index < 0) no(`/settings/${id}`, `${shown} cannot be set here`);
+      else settings[id] = index;
+    }
     const filled = [...next].filter(([number, values]) => values && !this.slots.get(number)?.fixed).length;
     const { capacity } = this.description;
     if (capacity !== undefined && filled > capacity) no('/slots', `${filled} memories, ${capacity} at most`);
-    if (findings.length === 0) this.values = next;
-    return findings;
+    if (findings.length > 0) return findings;
+    this.values = next;
+    this.settings = settings;
+    return [];
   }
 
   /** What it holds now, as it is read back. */
   memory(): Memory {
-    return { slots: new Map(this.values), settings: this.memoryBefore.settings };
+    return { slots: new Map(this.values), settings: { ...this.settings } };
   }
 
   private valueOf(field: Field, value: string | number): Native | undefined {
@@ -94,7 +105,7 @@ export function loadByFile(
   image: Image,
 ): { memory: Memory; refused: Finding | undefined } {
   const set = new CableSet(description, image.before);
-  const file = readMemory(JSON.stringify(writeMemory(description, image.slots)));
+  const file = readMemory(JSON.stringify(writeMemory(description, image)));
   const findings = file.ok ? set.take(file.value) : file.findings;
   return { memory: set.memory(), refused: findings[0] };
 }

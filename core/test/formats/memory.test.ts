@@ -1,14 +1,17 @@
 import { spawn } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { prepare } from '@umbrex/core/flow';
 import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
+import { CableSet } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { anyPlan, OSTREL } from '../support/plans';
 
 const FLEET = shipped('fleet-mobile');
-const { slots } = fitPlan(OSTREL, fitDevice(FLEET)).image;
+const { image } = fitPlan(OSTREL, fitDevice(FLEET));
+const { slots } = image;
 const root = fileURLToPath(new URL('../../..', import.meta.url));
 
 describe('a set’s memory as a file', () => {
@@ -16,8 +19,8 @@ describe('a set’s memory as a file', () => {
     fc.assert(
       fc.property(anyPlan, fc.constantFrom(...SHIPPED), (any, description) => {
         const { image } = fitPlan(any, fitDevice(description));
-        const read = readMemory(JSON.stringify(writeMemory(description, image.slots)));
-        expect(read.ok && compareMemory(description, image.slots, read.value)).toEqual({
+        const read = readMemory(JSON.stringify(writeMemory(description, image)));
+        expect(read.ok && compareMemory(description, image, read.value)).toEqual({
           findings: [],
           differences: [],
           same: image.slots.size,
@@ -26,7 +29,7 @@ describe('a set’s memory as a file', () => {
       { numRuns: 100 },
     ));
   it('says which value of which place differs, and passes over what the holder has besides', () => {
-    const document = writeMemory(FLEET, slots);
+    const document = writeMemory(FLEET, image);
     const [first, second, ...rest] = document.slots;
     const [a, b] = [first, second].map((slot) => structuredClone(slot)) as [
       NonNullable<typeof first>,
@@ -34,7 +37,7 @@ describe('a set’s memory as a file', () => {
     ];
     a.values.tx = '67.0';
     const own = { number: 192, label: '12/16', values: { title: 'Own' } };
-    const { differences, same } = compareMemory(FLEET, slots, { ...document, slots: [a, ...rest, own] });
+    const { differences, same } = compareMemory(FLEET, image, { ...document, slots: [a, ...rest, own] });
     expect(differences[0]).toMatchObject({ label: a.label, title: 'Encode', has: '67.0' });
     expect(new Set(differences.slice(1).map(({ label, has }) => `${label} ${has}`))).toEqual(
       new Set([`${b.label} null`]),
@@ -42,7 +45,7 @@ describe('a set’s memory as a file', () => {
     expect(same).toBe(rest.length);
   });
   it('of another kind of set, or no such file at all, is a finding at its path', () => {
-    expect(compareMemory(shipped('bank-scanner'), slots, writeMemory(FLEET, slots)).findings).toMatchObject([
+    expect(compareMemory(shipped('bank-scanner'), image, writeMemory(FLEET, image)).findings).toMatchObject([
       { path: '/descriptionId' },
     ]);
     expect(readMemory('{').findings).toMatchObject([{ code: 'document-not-json' }]);
@@ -76,26 +79,55 @@ describe('the stand-in for a set on a cable', () => {
   };
   it('takes the file, keeps it, and gives back the same', async () => {
     const { put, get } = await set('fleet-mobile');
-    expect(await put(writeMemory(FLEET, slots))).toBe(200);
+    expect(await put(writeMemory(FLEET, image))).toBe(200);
     const read = await get();
-    expect(read.ok && compareMemory(FLEET, slots, read.value)).toMatchObject({
+    expect(read.ok && compareMemory(FLEET, image, read.value)).toMatchObject({
       differences: [],
       same: slots.size,
     });
     expect([
       await put({}),
-      await put({ ...writeMemory(FLEET, slots), descriptionId: 'bank-scanner' }),
+      await put({ ...writeMemory(FLEET, image), descriptionId: 'bank-scanner' }),
     ]).toEqual([400, 409]);
   });
   it('loses a place when the cable slips, and reading back shows which', async () => {
     const { put, get } = await set('fleet-mobile', { LOSE: '1' });
-    const document = writeMemory(FLEET, slots);
+    const document = writeMemory(FLEET, image);
     expect(await put(document)).toBe(200);
     const read = await get();
-    const found = read.ok ? compareMemory(FLEET, slots, read.value) : undefined;
+    const found = read.ok ? compareMemory(FLEET, image, read.value) : undefined;
     expect(new Set(found?.differences.map(({ number }) => number))).toEqual(
       new Set([document.slots.at(-1)?.number]),
     );
     expect(found?.same).toBe(slots.size - 1);
+  });
+});
+
+describe('settings of a whole set that a program loads', () => {
+  const REPEATER = shipped('repeater');
+  const wanted = { ...OSTREL, channels: [], setup: { repeater: { answer: 1, limit: 0 } } };
+  it('go by its file, are proven, and are compared when they come back', () => {
+    const { fit, proof } = prepare(wanted, REPEATER);
+    expect([fit.image.settings, proof.proven]).toEqual([{ answer: 1, limit: 0 }, true]);
+    const document = writeMemory(REPEATER, fit.image);
+    expect(document.settings).toEqual({ answer: 'Courtesy tone', limit: '1 min' });
+    const back = { ...document, settings: { answer: 'Tail' } };
+    expect(compareMemory(REPEATER, fit.image, back).differences).toEqual([
+      { number: null, label: '', title: 'Answers by', wanted: 'Courtesy tone', has: 'Tail' },
+      { number: null, label: '', title: 'Talk limit', wanted: '1 min', has: null },
+    ]);
+  });
+  it('that it does not have are refused at their path, and nothing is taken', () => {
+    const set = new CableSet(REPEATER);
+    const file = { ...writeMemory(REPEATER, { slots: new Map(), settings: {} }) };
+    const paths = (settings: Record<string, string>) =>
+      set.take({ ...file, settings }).map(({ path }) => path);
+    expect(paths({ answer: 'Voice', limit: 'a week', colour: 'red' })).toEqual([
+      '/settings/limit',
+      '/settings/colour',
+    ]);
+    expect(set.memory().settings.answer).toBe(0);
+    expect(paths({ answer: 'Voice' })).toEqual([]);
+    expect(set.memory().settings.answer).toBe(2);
   });
 });

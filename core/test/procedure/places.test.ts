@@ -151,7 +151,7 @@ describe('from what is there to the plan', () => {
     fc.assert(
       fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
         const { image } = prepare(any, description).fit;
-        const read = readMemory(JSON.stringify(writeMemory(description, image.slots)));
+        const read = readMemory(JSON.stringify(writeMemory(description, image)));
         expect(read.ok && heldFrom(description, read.value).ok).toBe(true);
       }),
       { numRuns: 60 },

@@ -16,6 +16,14 @@ export function contentBrief(content: SlotContent): string {
     .join(', ');
 }
 
+/** What a scan does with a place, in few words; nothing where the set has no say in it. */
+export function scanBrief({ inScan, hasPriority, resumeDelayS }: SlotContent): string {
+  const where =
+    inScan === undefined ? '' : inScan === false ? 'left out' : inScan === true ? 'in' : `set ${inScan}`;
+  const delay = resumeDelayS === undefined ? '' : resumeDelayS === 0 ? 'no delay' : `stays ${resumeDelayS} s`;
+  return [where, hasPriority && 'priority', inScan !== false && delay].filter(Boolean).join(', ');
+}
+
 /** What is with a place: one word, and what it means. */
 export const PLACE_TEXT: Readonly<Record<PlaceState, { word: string; meaning: string }>> = {
   empty: { word: 'empty', meaning: 'nothing is there and nothing comes' },

@@ -77,7 +77,11 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
       const filled = [...memory.slots].flatMap(([number, values]) =>
         values ? [[number, { values }] as const] : [],
       );
-      const document = writeMemory(description, new Map(filled), unit.holds.settings);
+      const read = Object.keys(unit.holds.settings).map((id) => [id, memory.settings[id] ?? 0] as const);
+      const document = writeMemory(description, {
+        slots: new Map(filled),
+        settings: Object.fromEntries(read),
+      });
       saveFile(`${unit.nickname}-holds.json`, `${JSON.stringify(document, null, 2)}\n`, 'application/json');
     },
   };

@@ -140,25 +140,25 @@ export function ChannelForm({ channel, version, groups, save }: Props) {
       <div className="grid grid-cols-2 items-end gap-3">
         <Field id="scan" title="In scans" fault={undefined}>
           <select id="scan" className="select select-sm w-full" {...register('scan')}>
-            <option value="usual">as usual: in, a broadcast out</option>
+            <option value="usual">as usual</option>
             <option value="in">in</option>
             <option value="out">out</option>
-            <option value="priority">priority: must not be missed</option>
+            <option value="priority">priority</option>
           </select>
         </Field>
-        <Field id="resumeDelay" title="After a call a scan" fault={undefined}>
+        <Field id="resumeDelay" title="After a call it" fault={undefined}>
           <select id="resumeDelay" className="select select-sm w-full" {...register('resumeDelay')}>
-            <option value="plan">does as the plan says</option>
-            <option value="on">stays for the answer</option>
-            <option value="off">moves on at once</option>
+            <option value="plan">as the plan says</option>
+            <option value="on">stays a while</option>
+            <option value="off">moves on</option>
           </select>
         </Field>
       </div>
-      {watch('scan') === 'priority' && (
-        <p className="muted text-[0.87rem]">
-          Priority cuts the sound of what is heard for a moment, again and again. Keep it for one channel.
-        </p>
-      )}
+      <p className="muted text-[0.87rem]">
+        {watch('scan') === 'priority'
+          ? 'Priority cuts the sound of what is heard for a moment, again and again. Keep it for one channel that must not be missed.'
+          : 'As usual a scan comes by here, but not at a broadcast, which never falls silent.'}
+      </p>
       <Field id="groupId" title="Group" fault={undefined}>
         <select id="groupId" className="select select-sm w-full" {...register('groupId')}>
           {groups.map((group) => (

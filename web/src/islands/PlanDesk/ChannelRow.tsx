@@ -89,7 +89,8 @@ export const ChannelRow = memo(function ChannelRow({
 function subline(channel: Channel): string {
   const access = { open: 'open', permission: 'by permission', unknown: '' }[channel.access];
   const tier = { must: 'must have', should: '', nice: '' }[channel.tier];
-  const parts = [kindOf(channel) === 'listen' ? '' : access, tier, channel.note].filter(Boolean);
+  const scan = { priority: 'priority in scans', out: 'not in scans', in: '', usual: '' }[channel.scan];
+  const parts = [kindOf(channel) === 'listen' ? '' : access, tier, scan, channel.note].filter(Boolean);
   return (
     parts.join(' · ') || { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)]
   );

@@ -9,23 +9,25 @@ interface Props {
   description: Description;
   /** What each place shall hold, by its number. */
   wanted: readonly (readonly [number, Readonly<Record<string, Native>>])[];
+  /** Settings of the whole set that the plan decides: places in their lists. */
+  settings: Readonly<Record<string, number>>;
   nickname: string;
 }
 
 /** For sets that a program loads: the data file to send, and what came back compared with it, place by place. */
-export function ReadBack({ description, wanted, nickname }: Props) {
+export function ReadBack({ description, wanted, settings, nickname }: Props) {
   const [result, setResult] = useState<ReturnType<typeof compareMemory> | null>(null);
   const [findings, setFindings] = useState<readonly Finding[]>([]);
-  const slots = new Map(wanted.map(([number, values]) => [number, { values }]));
+  const shall = { slots: new Map(wanted.map(([number, values]) => [number, { values }])), settings };
   const save = () => {
-    const text = `${JSON.stringify(writeMemory(description, slots), null, 2)}\n`;
+    const text = `${JSON.stringify(writeMemory(description, shall), null, 2)}\n`;
     saveFile(`${nickname}.json`, text, 'application/json');
   };
   const take = async (file: File) => {
     setResult(null);
     const read = readMemory(await file.text());
     if (!read.ok) return setFindings(read.findings);
-    const compared = compareMemory(description, slots, read.value);
+    const compared = compareMemory(description, shall, read.value);
     setFindings(compared.findings);
     if (compared.findings.length === 0) setResult(compared);
   };
@@ -64,13 +66,13 @@ export function ReadBack({ description, wanted, nickname }: Props) {
                   </tr>
                 </thead>
                 <tbody>
-                  {result.differences.map(({ number, label, title, wanted: shall, has }) => (
+                  {result.differences.map(({ number, label, title, wanted: value, has }) => (
                     <tr key={`${number} ${title}`} className="border-t border-base-300">
                       <th scope="row" className="font-mono font-semibold">
-                        {label}
+                        {number === null ? 'whole set' : label}
                       </th>
                       <td>{title}</td>
-                      <td className="font-mono">{shall}</td>
+                      <td className="font-mono">{value}</td>
                       <td className="font-mono">{has ?? 'missing'}</td>
                     </tr>
                   ))}

@@ -1,0 +1,85 @@
+import { alertOutcome, isSameArea, tryAlerts } from '@umbrex/core/air';
+import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { type Alerts, factoryMemory } from '@umbrex/core/model';
+import { describe, expect, it } from 'vitest';
+import { shipped } from '../support/devices';
+import { plan } from '../support/plans';
+
+const ALERTS: Alerts = {
+  areas: ['099001', '099003'],
+  reach: 'list',
+  weatherHz: 162_475_000,
+  silent: ['SPS', 'RWT'],
+};
+/** What each message comes to on a set that was given the plan's alerts. */
+const outcomes = (id: string, alerts: Alerts = ALERTS) => {
+  const description = shipped(id);
+  const memory = memoryAfter(fitPlan({ ...plan([]), alerts }, fitDevice(description)).image);
+  return tryAlerts(alerts, description, memory).map(({ message, wanted, outcome }) => [
+    message.event,
+    message.areas[0],
+    wanted,
+    outcome.sounds ? outcome.by : outcome.why,
+  ]);
+};
+
+describe('whether an area is meant (47 CFR 11.31(c), from memory)', () => {
+  it.each([
+    ['048113', '048113', true],
+    ['048113', '148113', true], // part 1 of the county is meant, and the set has all of it
+    ['148113', '048113', true],
+    ['148113', '248113', false],
+    ['048113', '048115', false],
+    ['048113', '048000', true], // the whole state
+    ['048113', '047000', false],
+    ['048113', '000000', true],
+    ['000000', '048113', true],
+  ])('%s stored, %s sent: %s', (stored, sent, same) => expect(isSameArea(stored, sent)).toBe(same));
+});
+
+describe('an alert radio', () => {
+  it('sounds for the plan’s areas and for no other; what has a switch is silent, the rest sounds', () => {
+    expect(outcomes('slot-alert')).toEqual([
+      ['TOR', '099001', true, 'unknown'],
+      ['TOR', '099003', true, 'unknown'],
+      ['TOR', '099005', false, 'other-area'],
+      ['SPS', '099001', false, 'switched-off'],
+      ['RWT', '099001', false, 'switched-off'],
+    ]);
+    expect(outcomes('menu-alert').map(([, , wanted, by]) => [wanted, by])).toEqual([
+      [true, 'voice'],
+      [true, 'voice'],
+      [false, 'other-area'],
+      [false, 'voice'],
+      [false, 'voice'],
+    ]);
+  });
+  it('set to one area ignores a second one, and set to everywhere sounds for all', () => {
+    expect(outcomes('menu-alert', { ...ALERTS, reach: 'one', silent: [] })).toEqual([
+      ['TOR', '099001', true, 'voice'],
+      ['TOR', '099003', false, 'other-area'],
+      ['TOR', '099005', false, 'other-area'],
+    ]);
+    expect(outcomes('slot-alert', { ...ALERTS, reach: 'everywhere', silent: [] })[2]).toEqual([
+      'TOR',
+      '099005',
+      true,
+      'unknown',
+    ]);
+  });
+  it('hears one transmitter alone, sounds only for areas it holds, and nobody knows of a set without either', () => {
+    const set = shipped('slot-alert');
+    const memory = {
+      ...factoryMemory(set),
+      settings: { ...factoryMemory(set).settings, reach: 1, station: 2 },
+    };
+    const message = { hz: 162_475_000, event: 'TOR', areas: ['099001'] };
+    expect(alertOutcome(set, memory, message)).toEqual({ sounds: false, why: 'no-area' });
+    expect(alertOutcome(set, memory, { ...message, hz: 162_400_000 })).toMatchObject({
+      why: 'other-transmitter',
+    });
+    expect(alertOutcome(shipped('page-handheld'), memory, message)).toMatchObject({ why: 'not-known' });
+  });
+  it('that the plan has no transmitter for is not tried', () =>
+    expect(outcomes('slot-alert', { ...ALERTS, weatherHz: 'unknown' })).toEqual([]));
+});
