@@ -72,6 +72,8 @@ export const ActionSchema = z.discriminatedUnion('act', [
   /** Goes to the slot typed; an empty one takes over what the slot stood on holds. */
   z.strictObject({ act: z.literal('beginSlot') }),
   z.strictObject({ act: z.literal('copyFirstBank') }),
+  /** Offers all that it holds to a set of its kind that waits for it. */
+  z.strictObject({ act: z.literal('sendCopy') }),
   /** Switches off and on: what was changed is kept from now on, where the set saves only then. */
   z.strictObject({ act: z.literal('switchOff') }),
   z.strictObject({ act: z.literal('factoryReset') }),
@@ -96,6 +98,8 @@ const ModeSchema = z.strictObject({
   screen: z.array(z.string().max(32)).min(1).max(4),
   /** Left by itself after this long without a key; whatever was not stored is lost. */
   timeout: z.strictObject({ ms, go: id, do: z.array(ActionSchema).optional() }).optional(),
+  /** A copy that comes while it is here takes the place of everything that the set holds. */
+  takesCopy: z.strictObject({ go: id, do: z.array(ActionSchema).optional() }).optional(),
   /** While it is here the set scans its places, or searches the bands of its description. */
   scans: z.enum(['places', 'bands']).optional(),
   on: z.array(RowSchema),

@@ -329,6 +329,7 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needMode(description.behaviour.start, ['behaviour', 'start']);
     for (const [name, mode] of Object.entries(modes)) {
       if (mode.timeout) needMode(mode.timeout.go, ['behaviour', 'modes', name, 'timeout', 'go']);
+      if (mode.takesCopy) needMode(mode.takesCopy.go, ['behaviour', 'modes', name, 'takesCopy', 'go']);
       mode.on.forEach((row, i) => {
         if (row.go) needMode(row.go, ['behaviour', 'modes', name, 'on', i, 'go']);
         for (const action of row.do ?? [])

@@ -90,6 +90,23 @@ export const RecipesSchema = z.strictObject({
   letterWheel: z.string().optional(),
   /** The key that types each character, as printed on the set. */
   charKeys: z.record(z.string().length(1), id).optional(),
+  /** How one set is copied into another of its kind, which then holds everything that the first one does. */
+  copy: z
+    .strictObject({
+      before: z.array(z.string().min(1).max(200)),
+      steps: z
+        .array(
+          z.strictObject({
+            on: z.enum(['source', 'target']),
+            step: RecipeStepSchema,
+            /** What the other of the two then shows. */
+            otherShows: shows,
+          }),
+        )
+        .min(1)
+        .max(40),
+    })
+    .optional(),
   /** How to read a channel back without a computer. */
   readBack: z.array(z.string().min(1).max(200)),
 });

@@ -1,5 +1,6 @@
 export * from './cable';
 export * from './card';
+export * from './copy';
 export * from './events';
 export * from './keyMap';
 export * from './places';

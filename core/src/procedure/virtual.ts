@@ -48,6 +48,7 @@ export class VirtualDevice {
   private nowMs = 0;
   private lastKeyMs = 0;
   private readonly sent: Emission[] = [];
+  private readonly copied: Memory[] = [];
   private readonly heard: string[] = [];
   private readonly ears: Ears;
   private readonly read: ReturnType<typeof slotReader>;
@@ -123,6 +124,22 @@ export class VirtualDevice {
   /** The beeps so far, in order. */
   beeps(): readonly string[] {
     return this.heard;
+  }
+
+  /** Everything that it offered to other sets of its kind. */
+  copies(): readonly Memory[] {
+    return this.copied;
+  }
+
+  /** Another set's copy arrives. Taken only while this one waits for it, and then nothing of its own is left. */
+  takeCopy({ slots, settings }: Memory): void {
+    const waits = this.behaviour.modes[this.mode]?.takesCopy;
+    if (!waits) return;
+    this.values = new Map(slots);
+    this.saved = new Map(slots);
+    this.settings = { ...settings };
+    for (const action of waits.do ?? []) this.act(action, '');
+    this.enter(waits.go);
   }
 
   /** Puts something on the air, in place of what was there; times are on the set's own clock. */
@@ -327,6 +344,9 @@ export class VirtualDevice {
       }
       case 'switchOff':
         this.saved = new Map(this.values);
+        return;
+      case 'sendCopy':
+        this.copied.push(this.memory());
         return;
       case 'copyFirstBank':
         for (const [slot, first] of firstBankCopies(this.slots, this.at))

@@ -1,7 +1,11 @@
+import { memoryAfter } from '@umbrex/core/fit';
 import { type Confidence, confidenceOf, type Prepared, prepare } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
 import {
   type CardSlot,
+  type CopyOffer,
+  copySteps,
+  offerCopy,
   readBackLines,
   type SettingLine,
   type SlotLine,
@@ -55,6 +59,19 @@ export interface SheetData extends Prepared {
       screen: readonly string[];
     }[];
   }[];
+}
+
+/** What copying would do for a unit; `undefined` where its kind does not copy. */
+export function copyOfferFor(desk: Desk, { unit, description, fit }: SheetData): CopyOffer | undefined {
+  const kind = desk.descriptions.find((candidate) => candidate.description.id === description.id);
+  if (!kind || !copySteps(description)) return undefined;
+  const prepareOne = preparedFor(desk);
+  const others = desk.units.flatMap(({ unit: other }) =>
+    other.id === unit.id || other.descriptionId !== unit.descriptionId
+      ? []
+      : [{ unit: other, shall: memoryAfter(prepareOne(kind, other).fit.image) }],
+  );
+  return offerCopy(description, { unit, shall: memoryAfter(fit.image), before: fit.image.before }, others);
 }
 
 /** Prepares the sheet of one unit; `undefined` when there is no such unit. */

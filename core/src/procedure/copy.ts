@@ -1,0 +1,151 @@
+import type { Finding } from '../findings/index';
+import { type Description, type Memory, slotsOf, type Unit, writtenLists } from '../model/index';
+import type { KeyEvent } from './events';
+import { CALM, firstDifference, type Pace, SLOW } from './proof';
+import type { SheetStep } from './sheet';
+import { VirtualDevice } from './virtual';
+import { Writer } from './writer';
+
+/** One step of copying a set into another of its kind: at which of the two, and what the other one then shows. */
+export interface CopyStep {
+  readonly on: 'source' | 'target';
+  readonly step: SheetStep;
+  readonly otherShows: string | undefined;
+}
+
+/** Copying from set to set, as the manual has it, and whether it comes out right on two virtual ones. */
+export interface Copying {
+  readonly before: readonly string[];
+  readonly steps: readonly CopyStep[];
+  readonly presses: number;
+  readonly minutes: number;
+  readonly proven: boolean;
+  readonly slowToo: boolean;
+  readonly firstDifference: Finding | null;
+  /** What the set in hand shows after each step of the calm replay. */
+  readonly screens: readonly (readonly string[])[];
+}
+
+/** The steps of a kind of set that copies itself into another; `undefined` where it does not, or nobody wrote down how. */
+export function copySteps(description: Description): { steps: CopyStep[]; presses: number } | undefined {
+  const { recipes } = description;
+  const slots = slotsOf(description);
+  const start = slots.find(({ number }) => number === recipes?.startNumber);
+  if (!recipes?.copy || !start) return undefined;
+  const writer = new Writer(description, recipes, slots, writtenLists(description), start);
+  const steps = recipes.copy.steps.flatMap(({ on, step, otherShows }): CopyStep[] => {
+    writer.once([step]);
+    const written = writer.steps.at(-1);
+    return written ? [{ on, step: written, otherShows }] : [];
+  });
+  return { steps, presses: writer.presses };
+}
+
+/**
+ * Proves that a set is copied into another one: both are virtual, the steps are done on each in turn, and what the second holds is compared
+ * with what the first held, place by place. A copy takes everything: whatever the second held is gone.
+ */
+export function proveCopy(description: Description, source: Memory, target: Memory): Copying | undefined {
+  const written = copySteps(description);
+  if (!written || !description.behaviour) return undefined;
+  const calm = play(description, source, target, written.steps, CALM);
+  const slow = play(description, source, target, written.steps, SLOW);
+  return {
+    before: description.recipes?.copy?.before ?? [],
+    ...written,
+    minutes: calm.ms / 60_000,
+    proven: calm.difference === null,
+    slowToo: calm.difference === null && slow.difference === null,
+    firstDifference: calm.difference,
+    screens: calm.screens,
+  };
+}
+
+function play(
+  description: Description,
+  source: Memory,
+  target: Memory,
+  steps: readonly CopyStep[],
+  pace: Pace,
+): { difference: Finding | null; screens: string[][]; ms: number } {
+  const sets = {
+    source: new VirtualDevice(description, source),
+    target: new VirtualDevice(description, target),
+  };
+  const screens: string[][] = [];
+  let broken: Finding | null = null;
+  let ms = 0;
+  let sent = 0;
+  const happen = (on: 'source' | 'target', event: KeyEvent) => {
+    const other = on === 'source' ? 'target' : 'source';
+    sets[on].take(event);
+    const lasts = event.kind === 'wait' ? event.ms : event.heldMs;
+    sets[other].take({ kind: 'wait', ms: lasts });
+    ms += lasts;
+    const copies = sets.source.copies();
+    for (const copy of copies.slice(sent)) sets.target.takeCopy(copy);
+    sent = copies.length;
+  };
+  steps.forEach(({ on, step, otherShows }, i) => {
+    step.events.forEach((event, k) => {
+      if (k > 0) happen(on, { kind: 'wait', ms: pace.betweenKeysMs });
+      happen(on, event);
+    });
+    const other = on === 'source' ? 'target' : 'source';
+    for (const [set, wanted] of [
+      [on, step.promises],
+      [other, otherShows],
+    ] as const) {
+      const screen = sets[set].screen();
+      if (set === on) screens.push(screen);
+      if (wanted === undefined || screen.some((line) => line.includes(wanted))) continue;
+      const found = screen.join(' / ');
+      broken ??= { code: 'proof-screen-differs', severity: 'error', step: i + 1, wanted, found };
+    }
+    happen(on, { kind: 'wait', ms: pace.betweenStepsMs });
+  });
+  const held = { slots: new Map(), settings: {}, before: source };
+  const difference = firstDifference(description, held, sets.target.memory());
+  return { difference: difference ?? broken, screens, ms };
+}
+
+/** Whether two memories of one kind are the same in every place and setting. */
+export function isSameMemory(description: Description, a: Memory, b: Memory): boolean {
+  return firstDifference(description, { slots: new Map(), settings: {}, before: a }, b) === null;
+}
+
+/** Loading a set from another one of its kind: the steps, and which sets could be the other one. */
+export interface CopyOffer {
+  readonly copying: Copying;
+  /** Nicknames of sets that hold the plan already, and of ones that will once their own sheet is done. */
+  readonly ready: readonly string[];
+  readonly later: readonly string[];
+  /** Why it cannot be: no other set shall hold the same, or this one has something of its own. */
+  readonly why: 'alone' | 'own' | null;
+}
+
+/** A set with what it shall hold. */
+export interface CopyPartner {
+  readonly unit: Pick<Unit, 'nickname' | 'keeps' | 'holds'>;
+  readonly shall: Memory;
+}
+
+/** What copying would do for a set; `undefined` where its kind does not copy. A set that has something of its own is never copied over. */
+export function offerCopy(
+  description: Description,
+  { unit, shall, before }: CopyPartner & { readonly before: Memory },
+  others: readonly CopyPartner[],
+): CopyOffer | undefined {
+  const copying = proveCopy(description, shall, before);
+  if (!copying) return undefined;
+  const isOwn = unit.keeps.length > 0 || unit.holds.what === 'other' || unit.holds.places.length > 0;
+  const alike = others.filter((other) => isSameMemory(description, other.shall, shall));
+  const named = (isLoaded: boolean) =>
+    alike.flatMap((other) => ((other.unit.holds.what === 'plan') === isLoaded ? [other.unit.nickname] : []));
+  return {
+    copying,
+    ready: named(true),
+    later: named(false),
+    why: isOwn ? 'own' : alike.length === 0 ? 'alone' : null,
+  };
+}
