@@ -173,6 +173,8 @@ const SettingSchema = z.strictObject({
  * setting says: the values of that setting's list mean functions.
  */
 export const KeyMapSchema = z.strictObject({
+  /** The keys that bring a set to where its keys do this, as one that comes on switched off. */
+  after: z.array(id).max(4).default([]),
   functions: z.record(
     id,
     z.strictObject({
@@ -291,6 +293,9 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needList(setting.list, ['settings', i, 'list']);
   });
   const { keyMap } = description;
+  keyMap?.after.forEach((key, i) => {
+    if (!description.keys[key]) say(['keyMap', 'after', i], `no legend for the key "${key}"`);
+  });
   keyMap?.keys.forEach(({ key, does }, i) => {
     const path = ['keyMap', 'keys', i];
     if (!description.keys[key]) say([...path, 'key'], `no legend for the key "${key}"`);

@@ -28,6 +28,13 @@ export const UNIT_COLUMNS = [
   { key: 'batteryChanged', title: 'Battery changed', synonyms: ['battery', 'cell', 'batteries'] },
   { key: 'testHeard', title: 'Test heard', synonyms: ['alert test', 'weekly test', 'last test'] },
   { key: 'keeps', title: 'Kept numbers', synonyms: ['keeps', 'kept', 'reserved'] },
+  {
+    key: 'pickedTone',
+    title: 'Picked tone',
+    synonyms: ['tone picked by hand', 'tone by hand', 'operator tone'],
+  },
+  { key: 'role', title: 'Set up for', synonyms: ['set up as', 'setup', 'team', 'role'] },
+  { key: 'carries', title: 'Carries', synonyms: ['repeats', 'pair', 'repeater channel'] },
   { key: 'note', title: 'Note', synonyms: ['notes', 'remark', 'remarks', 'comment'] },
 ] as const satisfies readonly Column[];
 

@@ -1,6 +1,5 @@
 import type { Finding } from '../findings/index';
 import {
-  type Description,
   type Licence,
   LicenceSchema,
   type Person,
@@ -10,6 +9,7 @@ import {
   UnitSchema,
 } from '../model/index';
 import { readNumbers } from './numbers';
+import type { UnitNames } from './write';
 
 /** A row that was read: the value when it can be taken, and what is said of it. */
 export interface ReadRow<T> {
@@ -36,7 +36,7 @@ type Say = (column: string, value: string, wanted: string) => void;
 
 /** Reads people from the rows of a table. A name that is there already, or twice in the table, is left out and said. */
 export function readPeople(
-  input: Rows & { readonly present: readonly Person[]; readonly teams: readonly Team[] },
+  input: Rows & { readonly present: readonly Person[]; readonly teams: readonly Pick<Team, 'id' | 'name'>[] },
 ): ReadRow<Person>[] {
   const seen = new Map(input.present.map(({ name }) => [alike(name), 'the roster']));
   return eachRow(input, (cells, say, line) => {
@@ -67,11 +67,11 @@ export function readPeople(
 
 /** Reads devices from the rows of a table. Its kind must be described; a holder who is not in the roster stays as written. */
 export function readUnits(
-  input: Rows & {
-    readonly present: readonly Unit[];
-    readonly people: readonly Person[];
-    readonly descriptions: readonly Pick<Description, 'id' | 'title'>[];
-  },
+  input: Rows &
+    UnitNames & {
+      readonly present: readonly Unit[];
+      readonly people: readonly Person[];
+    },
 ): ReadRow<Unit>[] {
   const marks = ({ serial, nickname }: { serial: string; nickname: string }) =>
     [serial && `s ${alike(serial)}`, `n ${alike(nickname)}`].filter(Boolean);
@@ -82,6 +82,12 @@ export function readUnits(
       [alike(id), alike(title)].includes(alike(kind)),
     );
     if (!described) say('Kind', kind, 'a kind of device that is described');
+    const idOf = (list: UnitNames['teams'], cell: string | undefined, column: string, wanted: string) => {
+      if (!cell) return null;
+      const found = list.find(({ name }) => alike(name) === alike(cell));
+      if (!found) say(column, cell, wanted);
+      return found?.id ?? null;
+    };
     const holder = cells.holder ?? '';
     const person = input.people.find(({ name }) => alike(name) === alike(holder));
     const mine = marks({ serial: cells.serial ?? '', nickname: cells.nickname ?? '' });
@@ -100,6 +106,9 @@ export function readUnits(
       batteryChanged: cells.batteryChanged || 'unknown',
       testHeard: cells.testHeard || 'unknown',
       keeps: readNumbers(cells.keeps ?? ''),
+      pickedTone: cells.pickedTone || 'unknown',
+      roleId: idOf(input.teams, cells.role, 'Set up for', 'a team that is there'),
+      carries: idOf(input.channels, cells.carries, 'Carries', 'a channel of the plan'),
       note: cells.note ?? '',
     };
     return { parsed: UnitSchema.safeParse(draft), like };

@@ -17,12 +17,25 @@ export function peopleTable(people: readonly Person[], teams: readonly Team[]): 
   ];
 }
 
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What a table of devices names besides people: kinds, teams or roles, channels that repeaters carry. */
+export interface UnitNames {
+  readonly descriptions: readonly Pick<Description, 'id' | 'title'>[];
+  readonly teams: readonly Named[];
+  readonly channels: readonly Named[];
+}
+
 /** Devices as the rows of a table with a header. */
 export function unitTable(
   units: readonly Unit[],
   people: readonly Person[],
-  descriptions: readonly Pick<Description, 'id' | 'title'>[],
+  { descriptions, teams, channels }: UnitNames,
 ): string[][] {
+  const named = (id: string | null, list: readonly Named[]) => list.find((one) => one.id === id)?.name ?? '';
   const person = new Map(people.map(({ id, name }) => [id, name]));
   const title = new Map(descriptions.map((description) => [description.id, description.title]));
   return [
@@ -38,6 +51,9 @@ export function unitTable(
       unit.batteryChanged,
       unit.testHeard,
       numbersText(unit.keeps),
+      unit.pickedTone,
+      named(unit.roleId, teams),
+      named(unit.carries, channels),
       unit.note,
     ]),
   ];

@@ -139,8 +139,14 @@ describe('for any plan', () => {
   const scanners = SHIPPED.filter(({ behaviour }) =>
     Object.values(behaviour?.modes ?? {}).some(({ scans }) => scans === 'places'),
   ).map(({ id }) => id);
-  it('four kinds of set scan by a key', () =>
-    expect(scanners).toEqual(['bank-scanner', 'network-scanner', 'page-handheld', 'wideband-receiver']));
+  it('five kinds of set scan by a key', () =>
+    expect(scanners).toEqual([
+      'bank-scanner',
+      'field-mobile',
+      'network-scanner',
+      'page-handheld',
+      'wideband-receiver',
+    ]));
 
   it.each(scanners)('%s stops for every channel that shall be in the scan, and for no other', (id) => {
     const description = shipped(id);
@@ -169,6 +175,7 @@ describe('for any plan', () => {
             device.receive([{ hz, tone, fromMs: 0, toMs: 600_000 }]);
             // The network scanner scans as it comes on; a key goes away from it, and another one back.
             if (id === 'network-scanner') press(device, 'net', 'scan');
+            else if (id === 'field-mobile') press(device, 'power', 'open');
             else press(device, sidekey ? 'side' : 'scan');
             wait(device, 60_000);
             const stops = device.caught().catches.some(({ number }) => number === slot.number);

@@ -30,6 +30,7 @@ const KINDS = [
   { id: 'pocket-radio', title: 'Pocket radio' },
   { id: 'page-handheld', title: 'Page hand-held' },
 ];
+const NAMES = { descriptions: KINDS, teams: TEAMS, channels: [{ id: uuid(70), name: 'Kelp Stairs' }] };
 let next = 100;
 const newId = () => uuid(next++);
 const table = { firstLine: 2, newId };
@@ -141,6 +142,9 @@ describe('a table that was written is read as the same people and sets', () => {
         holder: 'hall, second shelf',
         serial: '',
         keeps: [40, 41],
+        pickedTone: '82.5',
+        roleId: uuid(2),
+        carries: uuid(70),
       },
     ].map(
       (more, i): Unit =>
@@ -153,9 +157,9 @@ describe('a table that was written is read as the same people and sets', () => {
           ...more,
         }),
     );
-    const [, ...rows] = unitTable(before, [holder], KINDS);
+    const [, ...rows] = unitTable(before, [holder], NAMES);
     const mapping = UNIT_COLUMNS.map(({ key }) => key);
-    const after = readUnits({ ...table, rows, mapping, present: [], people: [holder], descriptions: KINDS });
+    const after = readUnits({ ...table, rows, mapping, present: [], people: [holder], ...NAMES });
     expect(after.map(({ value }) => value && { ...value, id: '' })).toEqual(
       before.map((unit) => ({ ...unit, id: '' })),
     );
@@ -206,7 +210,7 @@ describe('rows that cannot be taken are said by line and column, and the others 
       ['Odd', 'Crystal set', ''],
     ];
     const mapping = ['nickname', 'kind', 'serial'];
-    const read = readUnits({ ...table, rows, mapping, present: [there], people: [], descriptions: KINDS });
+    const read = readUnits({ ...table, rows, mapping, present: [there], people: [], ...NAMES });
     expect(read.map(({ value, twice }) => [value, twice])).toEqual([
       [null, true],
       [null, false],

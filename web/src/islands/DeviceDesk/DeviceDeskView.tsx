@@ -79,7 +79,8 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
         <RosterImport
           what="devices"
           people={people}
-          teams={[]}
+          teams={props.teams}
+          channels={props.pairs}
           units={units.map(({ unit }) => unit)}
           kinds={kinds}
           close={() => setImporting(false)}

@@ -170,6 +170,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
           teams={props.teams.held.map(({ value }) => value)}
           units={[]}
           kinds={[]}
+          channels={[]}
           close={() => setImporting(false)}
         />
       )}

@@ -6,9 +6,11 @@ import { useRosterImport } from './useRosterImport';
 export interface ImportProps {
   what: 'people' | 'devices';
   people: readonly Person[];
-  teams: readonly Team[];
+  teams: readonly Pick<Team, 'id' | 'name'>[];
   units: readonly Unit[];
   kinds: readonly { id: string; title: string }[];
+  /** The plan's pairs, for repeaters that carry one. */
+  channels: readonly { id: string; name: string }[];
   close: () => void;
 }
 

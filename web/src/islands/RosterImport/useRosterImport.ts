@@ -23,7 +23,7 @@ function unreadable({ findings: [first] }: Refusal): string {
 }
 
 /** The state of bringing in a table: its text or cells, what the columns are, how each row reads. */
-export function useRosterImport({ what, people, teams, units, kinds, close }: ImportProps) {
+export function useRosterImport({ what, people, teams, units, kinds, channels, close }: ImportProps) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Readonly<Record<number, string | null>>>({});
   const [fault, setFault] = useState<string | null>(null);
@@ -54,8 +54,8 @@ export function useRosterImport({ what, people, teams, units, kinds, close }: Im
     const input = { rows: rows.slice(1), mapping, firstLine: 2, newId };
     return what === 'people'
       ? readPeople({ ...input, present: people, teams })
-      : readUnits({ ...input, present: units, people, descriptions: kinds });
-  }, [rows, tooLong, mapping, what, people, teams, units, kinds]);
+      : readUnits({ ...input, present: units, people, descriptions: kinds, teams, channels });
+  }, [rows, tooLong, mapping, what, people, teams, units, kinds, channels]);
 
   const good = read.flatMap(({ value }) => (value ? [value] : []));
   const twice = read.filter((row) => row.twice).length;

@@ -50,6 +50,17 @@ export function channelFromRow(row: Record<string, unknown>): Channel {
   );
 }
 
+/** The channels of all plans by name. */
+export async function listChannelNames(
+  db: Knex,
+  workspaceId: string,
+): Promise<{ id: string; name: string }[]> {
+  return db('channel')
+    .select('id', 'name')
+    .where({ workspace_id: workspaceId, deleted_at: null })
+    .orderBy('id');
+}
+
 /** Adds a channel at the end of its plan. The id is the client's, so a second sending of the same one is answered alike. */
 export async function addChannel(
   trx: Knex.Transaction,

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { endpoint } from '@/server/endpoint';
 import { NotHere } from '@/server/problem';
+import { listChannelNames } from '@/server/repositories/channels';
 import { listDescriptions } from '@/server/repositories/descriptions';
 import { listDocuments } from '@/server/repositories/documents';
 import { listUnits } from '@/server/repositories/units';
@@ -20,11 +21,12 @@ export const GET = endpoint(null, async ({ db, workspace, url }) => {
   const query = Query.safeParse(Object.fromEntries(url.searchParams));
   if (!query.success) throw new NotHere();
   const { what, as } = query.data;
-  const [people, teams, units, descriptions] = await Promise.all([
+  const [people, teams, units, descriptions, channels] = await Promise.all([
     listDocuments(db, 'person', workspace.id),
     listDocuments(db, 'team', workspace.id),
     listUnits(db, workspace.id),
     listDescriptions(db, workspace.id),
+    listChannelNames(db, workspace.id),
   ]);
   const values = people.map(({ value }) => value);
   const table =
@@ -36,7 +38,11 @@ export const GET = endpoint(null, async ({ db, workspace, url }) => {
       : unitTable(
           units.map(({ unit }) => unit),
           values,
-          descriptions.map(({ description }) => description),
+          {
+            descriptions: descriptions.map(({ description }) => description),
+            teams: teams.map(({ value }) => value),
+            channels,
+          },
         );
   const rows = table.map((row) => row.map(safeCell));
   const body =
