@@ -21,13 +21,14 @@ export interface Prepared {
 }
 
 /** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, which of that may go, a repeater's channel, its role. */
-export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & Partial<Pick<Unit, 'carries' | 'roleId'>>;
+export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> &
+  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone'>>;
 
 /** The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state. */
 export function prepare(plan: Plan, description: Description, unit?: UnitState): Prepared {
   const { memory, notUnderstood } = heldMemory(description, unit?.holds ?? { places: [], settings: {} });
   const fit = fitPlan(plan, fitDevice(description, memory, unit));
-  const written = writeSheet(description, fit.image);
+  const written = writeSheet(description, fit.image, unit?.pickedTone);
   const strange = notUnderstood.map(
     (what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what }),
   );

@@ -214,6 +214,7 @@ export type Finding = Common &
         readonly wanted: string;
         readonly found: string;
       }
+    | { readonly code: 'proof-still-picked' }
     | { readonly code: 'proof-too-slow'; readonly step: number }
     | { readonly code: 'may-radiate'; readonly step: number }
   );

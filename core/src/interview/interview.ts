@@ -36,6 +36,7 @@ export function describeOwn(
     ...rest,
     ...own,
     firmware: [],
+    scan: 'unknown',
     keys: {},
     marks: [],
     loading: rest.loading ?? {

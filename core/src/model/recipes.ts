@@ -75,6 +75,8 @@ export const RecipesSchema = z.strictObject({
   set: z.record(id, z.array(RecipeStepSchema)),
   /** Change a setting of the whole set, from where the last slot was left. */
   settings: z.record(id, z.array(RecipeStepSchema)).default({}),
+  /** Clear the tone that the operator picked by hand, done before everything else. */
+  clearPicked: z.array(RecipeStepSchema).optional(),
   /** Leave the list of items. */
   close: z.array(RecipeStepSchema),
   /** The order in which fields are set; a field that is not here has no known steps. */

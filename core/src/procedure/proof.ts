@@ -58,10 +58,12 @@ export function prove(description: Description, image: Image, sheet: Sheet): Pro
       windowsMs: [],
       minutes: 0,
     };
-  const calm = replay(description, sheet.steps, CALM, image.before);
-  const difference = firstDifference(description, image, calm.memory) ?? calm.brokenPromise;
-  const slow = replay(description, sheet.steps, SLOW, image.before);
-  const slowToo = difference === null && firstDifference(description, image, slow.memory) === null;
+  const calm = replay(description, sheet.steps, CALM, image.before, sheet.clears);
+  const difference =
+    firstDifference(description, image, calm.memory) ?? stillPicked(calm) ?? calm.brokenPromise;
+  const slow = replay(description, sheet.steps, SLOW, image.before, sheet.clears);
+  const slowToo =
+    difference === null && (firstDifference(description, image, slow.memory) ?? stillPicked(slow)) === null;
   const findings: Finding[] = [...calm.radiates];
   if (difference === null && !slowToo)
     findings.push({ code: 'proof-too-slow', severity: 'warning', step: (slow.brokenAt ?? 0) + 1 });
@@ -98,20 +100,24 @@ export interface Replay {
   readonly brokenPromise: Finding | null;
   readonly brokenAt: number | undefined;
   readonly radiates: readonly Finding[];
+  /** The tone picked by hand in the end, as a place in the operator's list. */
+  readonly picked: number;
   readonly ms: number;
 }
 
 /**
  * Does the steps on a virtual device at a pace; `events` of a step may be anything a hand can do.
  * @param before what the set holds at the start; as from the factory where nothing is given
+ * @param picked the tone picked by hand at the start, as a place in the operator's list
  */
 export function replay(
   description: Description,
   steps: readonly Pick<SheetStep, 'events' | 'promises'>[],
   pace: Pace,
   before?: Memory,
+  picked = 0,
 ): Replay {
-  const device = new VirtualDevice(description, before);
+  const device = new VirtualDevice(description, before, picked);
   const screens: string[][] = [];
   const windowsMs: (number | undefined)[] = [];
   const radiates: Finding[] = [];
@@ -145,7 +151,21 @@ export function replay(
       radiates.push({ code: 'may-radiate', severity: 'warning', step: i + 1 });
     happen({ kind: 'wait', ms: pace.betweenStepsMs });
   });
-  return { memory: device.memory(), screens, windowsMs, brokenPromise, brokenAt, radiates, ms };
+  return {
+    memory: device.memory(),
+    screens,
+    windowsMs,
+    brokenPromise,
+    brokenAt,
+    radiates,
+    picked: device.pickedTone(),
+    ms,
+  };
+}
+
+/** A tone picked by hand that the steps were to clear, and did not. */
+function stillPicked({ picked }: Replay): Finding | null {
+  return picked === 0 ? null : { code: 'proof-still-picked', severity: 'error' };
 }
 
 /** The first place where a memory is not as the image wants it; every slot outside the image must be as it was before. */

@@ -1,6 +1,13 @@
 import type { Finding } from '../findings/index';
 import type { Image, WantedSlot } from '../fit/index';
-import { type Description, isLoadedByProgram, type Slot, slotsOf, writtenLists } from '../model/index';
+import {
+  type Description,
+  isLoadedByProgram,
+  type Slot,
+  slotsOf,
+  type Unit,
+  writtenLists,
+} from '../model/index';
 import type { KeyEvent } from './events';
 import { slotsInTurn } from './visits';
 import { Writer } from './writer';
@@ -29,14 +36,21 @@ export interface Sheet {
   readonly presses: number;
   /** Slots whose contents go; empty slots are not among them. */
   readonly overwrites: readonly number[];
+  /** The tone picked by hand that its first steps clear, as a place in the operator's list; 0 where there is none to clear. */
+  readonly clears: number;
   readonly findings: readonly Finding[];
 }
 
 /**
  * Composes the recipes of a description into the steps for an image. Slots that already hold what is wanted get no step.
  * Reads the recipes alone, never the behaviour, so that replaying the sheet is a test of both.
+ * @param pickedTone what is known of a tone picked by hand on this set
  */
-export function writeSheet(description: Description, image: Image): Sheet {
+export function writeSheet(
+  description: Description,
+  image: Image,
+  pickedTone: Unit['pickedTone'] = 'unknown',
+): Sheet {
   const recipes = description.recipes;
   if (!recipes) {
     const isByFile = isLoadedByProgram(description);
@@ -44,6 +58,7 @@ export function writeSheet(description: Description, image: Image): Sheet {
       way: isByFile ? 'file' : 'unknown',
       steps: [],
       presses: 0,
+      clears: 0,
       overwrites: overwritten(description, image),
       findings: isByFile ? [] : [{ code: 'steps-not-known', severity: 'error' }],
     };
@@ -54,6 +69,8 @@ export function writeSheet(description: Description, image: Image): Sheet {
   if (!start) throw new RangeError(`recipes.startNumber: ${recipes.startNumber}`);
   const writer = new Writer(description, recipes, slots, lists, start);
   const findings: Finding[] = [];
+  const clears = recipes.clearPicked ? pickedPlace(description, lists, pickedTone) : 0;
+  if (clears > 0) writer.clearPicked(clears);
   let isBegun = false;
   const changes = new Map(
     slots.flatMap((slot) => {
@@ -91,9 +108,23 @@ export function writeSheet(description: Description, image: Image): Sheet {
     way: 'keys',
     steps: writer.steps,
     presses: writer.presses,
+    clears,
     overwrites: overwritten(description, image),
     findings,
   };
+}
+
+/** The place of a tone in the operator's list; 0 where none is picked, nobody knows, or the set has no such list. */
+function pickedPlace(
+  { operatorTone }: Description,
+  lists: ReturnType<typeof writtenLists>,
+  tone: Unit['pickedTone'],
+): number {
+  if (typeof operatorTone !== 'object' || tone === 'off' || tone === 'unknown') return 0;
+  return Math.max(
+    0,
+    (lists[operatorTone.list] ?? []).findIndex(({ means }) => means === tone),
+  );
 }
 
 /** The slots that hold something now and shall hold something else, in the set's order. */

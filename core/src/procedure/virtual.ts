@@ -42,8 +42,6 @@ export class VirtualDevice {
   private entry = '';
   private draft: Native = 0;
   private cursor = 0;
-  /** The tone that its operator picked, as a place in their list; 0 is none. */
-  private picked = 0;
   private tapped = { key: '', atMs: Number.NEGATIVE_INFINITY };
   private nowMs = 0;
   private lastKeyMs = 0;
@@ -55,11 +53,13 @@ export class VirtualDevice {
 
   /**
    * @param memory what it holds at the start; as from the factory where nothing is given
+   * @param picked the tone that its operator picked by hand, as a place in their list; 0 is none
    * @throws RangeError for a description that has no behaviour
    */
   constructor(
     private readonly description: Description,
     memory: Memory = factoryMemory(description),
+    private picked = 0,
   ) {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
@@ -114,6 +114,11 @@ export class VirtualDevice {
       slots: new Map(this.behaviour.savesAtOff ? this.saved : this.values),
       settings: { ...this.settings },
     };
+  }
+
+  /** The tone that its operator picked by hand, as a place in their list; 0 is none. */
+  pickedTone(): number {
+    return this.picked;
   }
 
   /** Everything it has sent so far. */

@@ -44,6 +44,14 @@ export class Writer {
     for (const step of this.recipes.settings[setting.id] ?? []) this.write(step, about);
   }
 
+  /** The tone that the operator picked by hand is cleared. @param from its place in their list */
+  clearPicked(from: number): void {
+    const { operatorTone } = this.description;
+    const list = typeof operatorTone === 'object' ? (this.lists[operatorTone.list] ?? []) : [];
+    const about = { slot: this.at, wanted: NOTHING, field: '', setting: { id: '', list, from, to: 0 } };
+    for (const step of this.recipes.clearPicked ?? []) this.write(step, about);
+  }
+
   /** Everything for one slot: come to it, open the items, set each field in turn, leave. */
   slot(slot: Slot, wanted: WantedSlot, fields: readonly string[]): void {
     const { recipes } = this;

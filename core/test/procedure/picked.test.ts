@@ -1,10 +1,11 @@
 import { passThrough, relay, sidesOfStation } from '@umbrex/core/air';
 import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { prepare } from '@umbrex/core/flow';
 import { StationSchema } from '@umbrex/core/model';
-import { VirtualDevice } from '@umbrex/core/procedure';
+import { prove, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
-import { channel, plan, uuid } from '../support/plans';
+import { channel, plan, unit, uuid } from '../support/plans';
 
 /** Its list has fourteen tones: T1 is 67.0, T3 is 82.5 (the description's own order). */
 const ZONED = shipped('zoned-mobile');
@@ -46,6 +47,23 @@ describe('a tone picked by hand', () => {
       [467_700_000, '82.5'],
       [467_700_000, '88.5'],
     ]);
+  });
+  it('is cleared by the first steps of a sheet where somebody noted it, and the proof sees one that stays', () => {
+    const noted = (pickedTone: string) => prepare(plan([KELP]), ZONED, unit(1, ZONED.id, { pickedTone }));
+    const { sheet, proof } = noted('82.5');
+    expect(sheet.steps.slice(0, 3).map(({ says }) => says)).toEqual([
+      'Open the tone picked by hand.',
+      'Turn to OFF.',
+      'Leave it.',
+    ]);
+    expect(sheet.presses - noted('off').sheet.presses).toBe(5);
+    expect(proof).toMatchObject({ proven: true, slowToo: true });
+    const lame = { ...sheet, steps: sheet.steps.slice(3) };
+    expect(prove(ZONED, prepare(plan([KELP]), ZONED).fit.image, lame).firstDifference).toEqual({
+      code: 'proof-still-picked',
+      severity: 'error',
+    });
+    expect(noted('unknown').sheet.clears).toBe(0);
   });
   it('goes with the channel where it is not', () => {
     const { press, sent } = programmed(false);

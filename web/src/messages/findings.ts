@@ -379,6 +379,10 @@ const WORDS: Words = {
     what: `After step ${f.step} the set shows “${f.found}”, and the manual promises “${f.wanted}”.`,
     help: 'Do not use this sheet. The description’s keys and its steps disagree.',
   }),
+  'proof-still-picked': () => ({
+    what: 'After the steps a tone picked by hand is still on.',
+    help: 'Do not use this sheet. The description’s keys and its steps disagree.',
+  }),
   'proof-too-slow': (f) => ({
     what: `A slow hand misses a time window, first near step ${f.step}.`,
     help: 'Have the values ready before you begin a block, and go straight through it.',

@@ -26,12 +26,12 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
   const { plan } = desk.state;
   const planText = JSON.stringify(plan);
   return ({ description, version }, unit) => {
-    const { keeps, holds, accepts, carries, roleId } = unit;
+    const { keeps, holds, accepts, carries, roleId, pickedTone } = unit;
     const key = [
       desk.workspace.id,
       description.id,
       version,
-      JSON.stringify([keeps, holds, accepts, carries, roleId]),
+      JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone]),
       planText,
     ];
     return sheets.of(key.join(' '), () => prepare(plan, description, unit));
