@@ -10,7 +10,7 @@ function unkeyed() {
     keyMap: _k,
     ...rest
   } = JSON.parse(readFileSync('devices/page-handheld.json', 'utf8'));
-  return { ...rest, id: 'my-own', title: 'My own set', keys: {}, settings: [] };
+  return { ...rest, id: 'my-own', title: 'My own set', keys: {}, settings: rest.settings.slice(0, 1) };
 }
 
 const item = (code: string, ...lines: string[]) =>
@@ -46,6 +46,8 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
     ['Firmware the set shows', '', 'Write the firmware as the set shows it, or unknown.'],
     ['Number it stood on', 'one', 'Write the memory number it stood on'],
     ['Number you went to', '900', 'Write the memory number you went to'],
+    ['Waits for the next key, seconds', '0', 'Write whole seconds, 1 to 600, or leave it empty.'],
+    ['Keys that turn the two ways', '▲', 'Write two keys with a space between, as ▲ ▼'],
   ] as const;
   for (const [title, wrong, said] of slips) {
     const box = page.getByRole('textbox', { name: title, exact: true });
@@ -76,6 +78,13 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await field('Power', 'HIGH', 'LOW', item('25', '▲ -> LOW'));
   await field('Width', 'WIDE', 'NARROW', item('26', '▲ -> NARROW'));
   await field('Transmit forbidden', 'OFF', 'ON', item('27', '▲ -> ON'));
+  await field('In the scan', 'YES', 'NO', item('29', '▲ -> NO'));
+  await field(
+    'Key beep, for the whole set',
+    'ON',
+    'OFF',
+    item('41', '▲ -> OFF').replace('LEAVE -> 045', 'LEAVE -> 001'),
+  );
   await page
     .getByLabel('Letters of the keys, where the name was tapped')
     .fill('1 1-/\n2 ABC2\n3 DEF3\n4 GHI4\n5 JKL5\n6 MNO6\n7 PQRS7\n8 TUV8\n9 WXYZ9\n0  0');
@@ -94,6 +103,9 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
 
   await open(page, `${path}/steps/my-own`);
   await expect(page.getByLabel('Keys for Transmit shift')).toHaveValue(item('22', '▲ -> +5.000'));
+  await expect(page.getByLabel('Keys for Key beep, for the whole set')).toHaveValue(
+    /^LIST -> 21 RX FREQ\n41/,
+  );
   await open(page, `${path}/sheets`);
   await page.getByRole('link', { name: /^Borrowed / }).click();
   await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();

@@ -11,7 +11,17 @@ export const RecordedStepSchema = z.strictObject({
 });
 export type RecordedStep = z.infer<typeof RecordedStepSchema>;
 
-/** Steps that somebody did once with a set in hand, each task from rest to rest: going to a place, and setting each field there. */
+/** Bringing a field or a setting from one value to another, in the set's words, a frequency in MHz; `from` is empty for an empty place. */
+const change = {
+  from: line.max(40),
+  to: line.min(1).max(40),
+  steps: z.array(RecordedStepSchema).min(1).max(40),
+};
+
+/**
+ * Steps that somebody did once with a set in hand, each task from rest to rest: going to a place, setting each field there, and settings of
+ * the whole set.
+ */
 export const RecordingSchema = z.strictObject({
   by: line.min(1).max(60),
   on: z.iso.date(),
@@ -25,16 +35,17 @@ export const RecordingSchema = z.strictObject({
     .max(20)
     .default([]),
   place: z.array(RecordedStepSchema).min(1).max(20),
-  fields: z
-    .array(
-      z.strictObject({
-        field: z.string().max(41),
-        /** In the set's words, a frequency in MHz; empty where the place was empty. */
-        from: line.max(40),
-        to: line.min(1).max(40),
-        steps: z.array(RecordedStepSchema).min(1).max(40),
-      }),
-    )
-    .max(20),
+  /** How long it waits for the next key before it is at rest again, in seconds, where somebody counted. */
+  waitsS: z.number().int().min(1).max(600).optional(),
+  /** Two keys that go the two ways of every wheel. */
+  opposite: z
+    .array(z.strictObject({ key: line.min(1).max(8), other: line.min(1).max(8) }))
+    .max(10)
+    .default([]),
+  fields: z.array(z.strictObject({ field: z.string().max(41), ...change })).max(20),
+  settings: z
+    .array(z.strictObject({ setting: z.string().max(41), ...change }))
+    .max(20)
+    .default([]),
 });
 export type Recording = z.infer<typeof RecordingSchema>;

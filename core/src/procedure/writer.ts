@@ -166,6 +166,7 @@ export class Writer {
       case 'text':
         throw new RangeError(`no text to type in ${this.description.id}`);
       case 'listCode':
+        if (about.setting) return about.setting.list[about.setting.to]?.typed ?? '';
         return this.listFor(about.field)[Number(value)]?.typed ?? '';
       default:
         return what satisfies never;

@@ -23,26 +23,32 @@ type Row = Mode['on'][number];
  * Makes a key grammar of steps that were recorded once: the recipes for sheets, and the behaviour on which they are replayed. What
  * spells the goal stands for every goal of its kind; every other key is pressed as it was. The grammar must give back the recording
  * itself, key by key, screen by screen, and value by value; where it does not, the finding says at which line.
- * A set that waits only for a while is not known from one recording: no time-outs are in it.
+ * How long a set waits for the next key is known only where somebody counted it.
  */
 export function withRecordedSteps(description: Description, recording: Recording): Result<Description> {
-  const { place, fields, findings } = goalsOf(description, recording);
+  const { place, fields, settings, findings } = goalsOf(description, recording);
   const placed = place && makeOut(recording.place, place, '/place');
   if (placed) findings.push(...placed.findings);
-  const tasks = recording.fields.flatMap(({ field, steps }, i) => {
-    const goal = fields[i];
+  const taskOf = (steps: Recording['place'], goal: Goal | null | undefined, path: string) => {
     if (!goal) return [];
-    const { lines, findings: own } = makeOut(steps, goal, `/fields/${i}/steps`);
+    const { lines, findings: own } = makeOut(steps, goal, path);
     findings.push(...own);
-    return [{ field, goal, lines }];
-  });
+    return [{ goal, lines }];
+  };
+  const ofFields = recording.fields.flatMap(({ field, steps }, i) =>
+    taskOf(steps, fields[i], `/fields/${i}/steps`).map((task) => ({ field, ...task })),
+  );
+  const ofSet = recording.settings.flatMap(({ setting, steps }, i) =>
+    taskOf(steps, settings[i], `/settings/${i}/steps`).map((task) => ({ setting, ...task })),
+  );
   if (!placed || findings.length > 0) return { ok: false, findings };
   const builder = new GrammarBuilder(description, recording);
   builder.place(placed.lines);
-  for (const { field, goal, lines } of tasks) builder.field(field, goal, lines);
+  for (const { field, goal, lines } of ofFields) builder.field(field, goal, lines);
+  for (const { setting, goal, lines } of ofSet) builder.setting(setting, goal, lines);
   const whole = DescriptionSchema.safeParse(builder.description());
   if (!whole.success) return { ok: false, findings: shapeFindings(whole.error) };
-  const differs = replays(whole.data, recording, fields);
+  const differs = replays(whole.data, recording, { fields, settings });
   return differs.length > 0
     ? { ok: false, findings: differs }
     : { ok: true, value: whole.data, findings: [] };
@@ -61,6 +67,7 @@ class GrammarBuilder {
   private readonly keyIds = new Map<string, string>();
   private readonly chars = new Set<string>();
   private readonly set: Record<string, RecipeStep[]> = {};
+  private readonly settings: Record<string, RecipeStep[]> = {};
   private slotStep: RecipeStep[] = [];
   private frequencyEntry: Behaviour['frequencyEntry'];
 
@@ -78,15 +85,21 @@ class GrammarBuilder {
   }
 
   field(field: string, goal: Goal, lines: readonly MadeOut[]): void {
+    const title = this.described.fields.find(({ id }) => id === field)?.title ?? field;
+    this.set[field] = this.task(lines, goal, this.item(title, goal, { reach: 'channel', field }));
+  }
+
+  setting(setting: string, goal: Goal, lines: readonly MadeOut[]): void {
+    const title = this.described.settings.find(({ id }) => id === setting)?.title ?? setting;
+    this.settings[setting] = this.task(lines, goal, this.item(title, goal, { reach: 'set', setting }));
+  }
+
+  /** Adds an item to the set's list, and returns its number. */
+  private item(title: string, goal: Goal, target: Behaviour['items'][number]['target']): string {
     const number = String(this.items.length + 1);
     const editor = { place: 'wheel', value: 'wheel', frequency: 'frequency', name: 'letters' } as const;
-    this.items.push({
-      number,
-      title: (this.described.fields.find(({ id }) => id === field)?.title ?? field).slice(0, 16),
-      editor: editor[goal.kind],
-      target: { reach: 'channel', field },
-    });
-    this.set[field] = this.task(lines, goal, number);
+    this.items.push({ number, title: title.slice(0, 16), editor: editor[goal.kind], target });
+    return number;
   }
 
   description(): Description {
@@ -113,7 +126,7 @@ class GrammarBuilder {
       start: 'rest',
       startNumber: recording.startNumber,
       items: this.items,
-      modes: this.modes,
+      modes: this.timed(),
     };
     const recipes: Recipes = {
       before: [
@@ -126,7 +139,11 @@ class GrammarBuilder {
       ],
       items: Object.fromEntries(
         this.items.flatMap(({ number, title, target }, place) =>
-          target.reach === 'channel' ? [[target.field, { number, title, place }]] : [],
+          target.reach === 'channel'
+            ? [[target.field, { number, title, place }]]
+            : target.reach === 'set'
+              ? [[target.setting, { number, title, place }]]
+              : [],
         ),
       ),
       itemCount: 0,
@@ -138,7 +155,7 @@ class GrammarBuilder {
       open: [],
       item: [],
       set: this.set,
-      settings: {},
+      settings: this.settings,
       close: [],
       order,
       ...entry,
@@ -156,6 +173,24 @@ class GrammarBuilder {
     };
   }
 
+  /** The modes with the time after which the set is at rest again by itself, where somebody counted it. */
+  private timed(): Record<string, Mode> {
+    const { waitsS } = this.recording;
+    if (waitsS === undefined) return this.modes;
+    const timeout: Mode['timeout'] = { ms: waitsS * 1000, go: 'rest', do: [{ act: 'clearEntry' }] };
+    return Object.fromEntries(
+      Object.entries(this.modes).map(([name, mode]) => [name, name === 'rest' ? mode : { ...mode, timeout }]),
+    );
+  }
+
+  /** The key that turns a wheel the other way, where somebody said so. */
+  private otherWay(legend: string): string | undefined {
+    const { opposite } = this.recording;
+    return (
+      opposite.find(({ key }) => key === legend)?.other ?? opposite.find(({ other }) => other === legend)?.key
+    );
+  }
+
   /** One task's steps as recipes, while the modes that bear them are laid; `item` is the number of the item it sets. */
   private task(lines: readonly MadeOut[], goal: Goal | null, item: string): RecipeStep[] {
     const flat = lines.flatMap(({ pieces, shows }) =>
@@ -168,7 +203,9 @@ class GrammarBuilder {
     flat.forEach(({ piece, shows }, i) => {
       const isLast = i === flat.length - 1;
       const [before, after] = [flat[i - 1]?.piece, flat[i + 1]?.piece];
-      steps.push(recipeStep(piece, marks.inRecipe(shows), (legend) => this.key(legend)));
+      const other =
+        piece.kind === 'wheel' || piece.kind === 'slotWheel' ? this.otherWay(piece.legend) : undefined;
+      steps.push(recipeStep(piece, marks.inRecipe(shows), (legend) => this.key(legend), other));
       this.typable(typedWith(piece, goal));
       const onto = (screen: string) =>
         isLast ? 'rest' : this.fresh(screen === '' ? [''] : [marks.onScreen(screen)]);
@@ -220,12 +257,23 @@ class GrammarBuilder {
       case 'wheel': {
         const opens: Action[] = at === 'rest' ? this.opening(piece, item) : [];
         const stores: Action[] = atOnce ? [{ act: 'storeDraft' }] : [];
-        add(at, [{ keys: [this.key(piece.legend)], do: [...opens, { act: 'stepDraft', by: 1 }, ...stores] }]);
+        const row = (legend: string, by: number): Row => ({
+          keys: [this.key(legend)],
+          do: [...opens, { act: 'stepDraft', by }, ...stores],
+        });
+        const other = this.otherWay(piece.legend);
+        add(at, [row(piece.legend, 1), ...(other === undefined ? [] : [row(other, -1)])]);
         return at;
       }
-      case 'slotWheel':
-        add(at, [{ keys: [this.key(piece.legend)], do: [{ act: 'pickSlot', to: 'next' }] }]);
+      case 'slotWheel': {
+        const row = (legend: string, to: 'next' | 'previous'): Row => ({
+          keys: [this.key(legend)],
+          do: [{ act: 'pickSlot', to }],
+        });
+        const other = this.otherWay(piece.legend);
+        add(at, [row(piece.legend, 'next'), ...(other === undefined ? [] : [row(other, 'previous')])]);
         return at;
+      }
       case 'name':
         add(at, [{ keys: 'letters', do: [{ act: 'tapLetter', withinMs: 1200 }] }]);
         return at;

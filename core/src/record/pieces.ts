@@ -155,7 +155,7 @@ export function goalText(goal: Goal): string {
 export function goalsOf(
   description: Description,
   recording: Recording,
-): { place: Goal | null; fields: (Goal | null)[]; findings: Finding[] } {
+): { place: Goal | null; fields: (Goal | null)[]; settings: (Goal | null)[]; findings: Finding[] } {
   const findings: Finding[] = [];
   const slots = slotsOf(description);
   const lists = writtenLists(description);
@@ -168,28 +168,45 @@ export function goalsOf(
         value: String(recording[key]),
       });
   const letters = new Map(recording.letters.map(({ key, letters: row }) => [key, row]));
-  const fields = recording.fields.map(({ field: id, from, to }, i): Goal | null => {
-    const field = description.fields.find((candidate) => candidate.id === id);
-    const bad = (key: string, value: string) => {
-      findings.push({ code: 'record-value', severity: 'error', path: `/fields/${i}/${key}`, value });
-      return null;
-    };
-    if (!field) return bad('field', id);
-    if (recording.fields.findIndex((other) => other.field === id) < i) {
-      findings.push({ code: 'duplicate-id', severity: 'error', path: `/fields/${i}/field`, id });
-      return null;
-    }
-    if (field.holds === 'name') return { kind: 'name', text: to, letters };
-    if (field.list === undefined) {
-      const hz = hzFromMHzText(to);
-      return hz === undefined ? bad('to', to) : { kind: 'frequency', hz };
-    }
-    const list = lists[field.list] ?? [];
+  const bad = (path: string, value: string) => {
+    findings.push({ code: 'record-value', severity: 'error', path, value });
+    return null;
+  };
+  const twice = (path: string, id: string, isTwice: boolean) => {
+    if (isTwice) findings.push({ code: 'duplicate-id', severity: 'error', path, id });
+    return isTwice;
+  };
+  const value = (path: string, listId: string, from: string, to: string): Goal | null => {
+    const list = lists[listId] ?? [];
     const find = (text: string) => list.findIndex(({ shown }) => shown.toLowerCase() === text.toLowerCase());
-    if (find(to) < 0) return bad('to', to);
-    if (find(from) < 0) return bad('from', from);
+    if (find(to) < 0) return bad(`${path}/to`, to);
+    if (find(from) < 0) return bad(`${path}/from`, from);
     return { kind: 'value', list, from: find(from), to: find(to) };
+  };
+  const fields = recording.fields.map(({ field: id, from, to }, i): Goal | null => {
+    const path = `/fields/${i}`;
+    const field = description.fields.find((candidate) => candidate.id === id);
+    if (!field) return bad(`${path}/field`, id);
+    if (twice(`${path}/field`, id, recording.fields.findIndex((other) => other.field === id) < i))
+      return null;
+    if (field.holds === 'name') return { kind: 'name', text: to, letters };
+    if (field.list !== undefined) return value(path, field.list, from, to);
+    const hz = hzFromMHzText(to);
+    return hz === undefined ? bad(`${path}/to`, to) : { kind: 'frequency', hz };
+  });
+  const settings = recording.settings.map(({ setting: id, from, to }, i): Goal | null => {
+    const path = `/settings/${i}`;
+    const setting = description.settings.find((candidate) => candidate.id === id);
+    if (!setting) return bad(`${path}/setting`, id);
+    if (twice(`${path}/setting`, id, recording.settings.findIndex((other) => other.setting === id) < i))
+      return null;
+    return value(path, setting.list, from, to);
   });
   const place: Goal = { kind: 'place', from: recording.startNumber, to: recording.number, slots };
-  return { place: findings.some(({ path }) => path === '/number') ? null : place, fields, findings };
+  return {
+    place: findings.some(({ path }) => path === '/number') ? null : place,
+    fields,
+    settings,
+    findings,
+  };
 }

@@ -5,8 +5,15 @@ import type { Goal, Piece } from './pieces';
  * A part of a recorded line as a step of a manual.
  * @param shown what the display must then show; empty where nothing is promised
  * @param key the id of a key by its legend
+ * @param otherWay the legend of the key that turns its wheel the other way, where there is one
  */
-export function recipeStep(piece: Piece, shown: string, key: (legend: string) => string): RecipeStep {
+export function recipeStep(
+  piece: Piece,
+  shown: string,
+  key: (legend: string) => string,
+  otherWay?: string,
+): RecipeStep {
+  const down = otherWay === undefined ? {} : { down: key(otherWay) };
   const shows = shown === '' ? {} : { shows: shown };
   switch (piece.kind) {
     case 'press': {
@@ -37,6 +44,7 @@ export function recipeStep(piece: Piece, shown: string, key: (legend: string) =>
         do: 'turn',
         what: 'value',
         up: key(piece.legend),
+        ...down,
         says: 'Press until it is {value}.',
         ...shows,
       };
@@ -45,6 +53,7 @@ export function recipeStep(piece: Piece, shown: string, key: (legend: string) =>
         do: 'turn',
         what: 'slot',
         up: key(piece.legend),
+        ...down,
         says: 'Press until it is {label}.',
         ...shows,
       };

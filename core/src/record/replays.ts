@@ -21,7 +21,7 @@ const BETWEEN_LETTERS_MS = 1500;
 export function replays(
   description: Description,
   recording: Recording,
-  goals: readonly (Goal | null)[],
+  goals: { readonly fields: readonly (Goal | null)[]; readonly settings: readonly (Goal | null)[] },
 ): Finding[] {
   const findings: Finding[] = [];
   const keyOf = new Map(Object.entries(description.keys).map(([id, legend]) => [legend, id]));
@@ -45,23 +45,30 @@ export function replays(
           found,
         });
     });
+  const compare = (kept: Native | undefined, goal: Goal, wanted: string, path: string) => {
+    if (kept !== reached(goal))
+      findings.push({ code: 'record-not-kept', severity: 'error', path, wanted, found: String(kept ?? '') });
+  };
   run(new VirtualDevice(description), recording.place, '/place');
   if (findings.length > 0) return findings;
   recording.fields.forEach(({ field, to, steps }, i) => {
-    const goal = goals[i];
+    const goal = goals.fields[i];
     if (!goal) return;
     const device = new VirtualDevice(description, holding(description, recording.number, field, goal));
     run(device, recording.place, '/place');
     run(device, steps, `/fields/${i}/steps`);
-    const kept = device.memory().slots.get(recording.number)?.[field];
-    if (kept !== reached(goal))
-      findings.push({
-        code: 'record-not-kept',
-        severity: 'error',
-        path: `/fields/${i}/to`,
-        wanted: to,
-        found: String(kept ?? ''),
-      });
+    compare(device.memory().slots.get(recording.number)?.[field], goal, to, `/fields/${i}/to`);
+  });
+  recording.settings.forEach(({ setting, to, steps }, i) => {
+    const goal = goals.settings[i];
+    if (goal?.kind !== 'value') return;
+    const factory = factoryMemory(description);
+    const device = new VirtualDevice(description, {
+      ...factory,
+      settings: { ...factory.settings, [setting]: goal.from },
+    });
+    run(device, steps, `/settings/${i}/steps`);
+    compare(device.memory().settings[setting], goal, to, `/settings/${i}/to`);
   });
   return findings;
 }

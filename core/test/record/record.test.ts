@@ -9,9 +9,9 @@ import { anyPlan, channel, plan } from '../support/plans';
 
 /** The page hand-held as somebody has it who knows what it holds, but not its keys. */
 const PAGE = shipped('page-handheld');
-function unkeyed(): Description {
+function unkeyed(settings: Description['settings'] = []): Description {
   const { behaviour: _b, recipes: _r, keyMap: _k, ...rest } = PAGE;
-  return DescriptionSchema.parse({ ...rest, keys: {}, settings: [] });
+  return DescriptionSchema.parse({ ...rest, keys: {}, settings });
 }
 
 const line = (keys: string, shows = '') => ({ keys, shows });
@@ -55,8 +55,8 @@ const RECORDED: Recording = RecordingSchema.parse({
   ],
 });
 
-const built = (recording: Recording = RECORDED): Description => {
-  const result = withRecordedSteps(unkeyed(), recording);
+const built = (recording: Recording = RECORDED, settings: Description['settings'] = []): Description => {
+  const result = withRecordedSteps(unkeyed(settings), recording);
   if (!result.ok) throw new Error(JSON.stringify(result.findings));
   return result.value;
 };
@@ -170,6 +170,71 @@ describe('a grammar learnt from one recording', () => {
   });
 });
 
+describe('what else a recording may tell', () => {
+  const setting = (id: string, from: string, to: string, code: string, shows: string, line_: string) => ({
+    setting: id,
+    from,
+    to,
+    steps: [...item(code, shows, line(line_, to)).slice(0, -1), line('LEAVE', '001')],
+  });
+  const told: Recording = {
+    ...RECORDED,
+    settings: [
+      setting('beep', 'ON', 'OFF', '41', '41 BEEP', '▲'),
+      setting('light', '5 S', 'ALWAYS', '42', '42 LIGHT', '▲ x2'),
+    ],
+  };
+  const setup = { 'page-handheld': { beep: 0, light: 1, sideShort: 2 } };
+  it('settings of the whole set: the plan’s are set on the very set that was recorded', () => {
+    const learnt = built(told, PAGE.settings);
+    const { fit, proof } = prepare({ ...plan([]), setup }, learnt);
+    // The side key was not recorded: it is said, and the sheet is not ready.
+    expect(proof.firstDifference).toMatchObject({ code: 'no-recipe', field: 'Side key, short' });
+    const { sideShort: _, ...known } = setup['page-handheld'];
+    const ready = prepare({ ...plan([]), setup: { 'page-handheld': known } }, learnt);
+    expect([ready.proof.proven, ready.fit.image.settings]).toEqual([true, { beep: 0, light: 1 }]);
+    const keyOf = new Map(Object.entries(PAGE.keys).map(([id, legend]) => [legend, id]));
+    const steps = ready.sheet.steps.map(({ events }) => ({
+      promises: undefined,
+      events: events.map((event) =>
+        event.kind === 'key' ? { ...event, key: keyOf.get(learnt.keys[event.key] ?? '') ?? '' } : event,
+      ),
+    }));
+    expect(replay(PAGE, steps, CALM).memory.settings).toEqual({
+      ...fit.image.before.settings,
+      beep: 0,
+      light: 1,
+    });
+  });
+  it('a key that turns a wheel the other way, which makes sheets shorter', () => {
+    const wheel = structuredClone(RECORDED);
+    wheel.fields = wheel.fields.filter(({ field }) => ['rx', 'rxTone', 'noTalk', 'title'].includes(field));
+    wheel.fields[1] = {
+      field: 'rxTone',
+      from: 'OFF',
+      to: 'D023N',
+      steps: item('24', '24 RX TONE', line('▲ x51', 'D023N')),
+    };
+    // The last inverted code stands one step back from OFF.
+    const heard = plan([channel('Club', 150.5, null, { service: 'other', receiveTone: 'D754I' })]);
+    const one = onTheSetItself(heard, built(wheel));
+    const both = { ...wheel, opposite: [{ key: '▲', other: '▼' }] };
+    expect([one.difference, onTheSetItself(heard, built(both)).difference]).toEqual([null, null]);
+    const presses = (recording: Recording) => prepare(heard, built(recording)).sheet.presses;
+    expect(presses(wheel) - presses(both)).toBeGreaterThan(200);
+  });
+  it('how long it waits for the next key: a slow hand is then told to have things ready', () => {
+    const kelp = plan([channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' })]);
+    const windows = (waitsS?: number) => {
+      const { proof } = prepare(kelp, built({ ...RECORDED, ...(waitsS && { waitsS }) }));
+      return [proof.proven, proof.slowToo, Math.min(...proof.windowsMs.map((ms) => ms ?? 1e9))];
+    };
+    expect(windows()).toEqual([true, true, 1e9]);
+    expect(windows(15)).toEqual([true, true, 15_000]);
+    expect(windows(3)).toEqual([true, false, 3000]);
+  });
+});
+
 type Field = Recording['fields'][number];
 type Change = (place: Recording['place'], field: (i: number) => Field, recording: Recording) => unknown;
 
@@ -191,6 +256,12 @@ describe('a recording that cannot be right is refused at its line', () => {
       '/fields/1/field',
     ],
     ['a value it has not', (_, f) => Object.assign(f(2), { to: '82.6' }), 'record-value', '/fields/2/to'],
+    [
+      'a setting it has not',
+      (_p, f, r) => r.settings.push({ setting: 'glow', from: 'A', to: 'B', steps: f(1).steps }),
+      'record-value',
+      '/settings/0/setting',
+    ],
     [
       'a wheel turned too far',
       (_, f) => f(1).steps.splice(3, 1, line('▲ x2')),

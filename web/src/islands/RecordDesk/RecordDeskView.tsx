@@ -16,11 +16,13 @@ const HEAD_FAULTS = [
   { path: '/firmware', says: 'Write the firmware as the set shows it, or unknown.' },
   { path: '/startNumber', says: 'Write the memory number it stood on, one that this kind of set has.' },
   { path: '/number', says: 'Write the memory number you went to, one that this kind of set has.' },
+  { path: '/waitsS', says: 'Write whole seconds, 1 to 600, or leave it empty.' },
+  { path: '/opposite', says: 'Write two keys with a space between, as ▲ ▼; more pairs after a comma.' },
 ] as const;
 
 /** Steps written down once with a set in hand, task by task; below each task what is wrong with it, and last what comes of all. */
 export function RecordDeskView(props: Props) {
-  const { description, head, setHead, place, setPlace, fields, written, outcome, save, isBusy } = props;
+  const { description, head, setHead, place, setPlace, tasks, written, outcome, save, isBusy } = props;
   const text = (key: keyof typeof head, title: string, help?: string) => (
     <LabelledText
       title={title}
@@ -31,15 +33,17 @@ export function RecordDeskView(props: Props) {
     />
   );
   const at = (prefix: string) => outcome.findings.filter(({ path = '' }) => path.startsWith(prefix));
-  const faults = HEAD_FAULTS.filter(({ path }) => outcome.findings.some((finding) => finding.path === path));
+  const faults = HEAD_FAULTS.filter(({ path }) =>
+    at(path).some((finding) => finding.path === path || path === '/opposite'),
+  );
   const shown = new Set([
     ...HEAD_FAULTS.flatMap(({ path }) => at(path)),
     ...at('/place'),
     ...at('/letters'),
     ...written.fields.flatMap((_, i) => at(`/fields/${i}/`)),
+    ...written.settings.flatMap((_, i) => at(`/settings/${i}/`)),
   ]);
   const rest = outcome.findings.filter((finding) => !shown.has(finding));
-  const named = fields.some(({ holds }) => holds === 'name');
   return (
     <div className="space-y-5">
       <p className="mt-2 max-w-3xl">
@@ -53,6 +57,8 @@ export function RecordDeskView(props: Props) {
         {text('firmware', 'Firmware the set shows')}
         {text('startNumber', 'Number it stood on')}
         {text('number', 'Number you went to', 'Best an empty place, so that nothing is lost.')}
+        {text('waitsS', 'Waits for the next key, seconds', 'Empty where nobody counted.')}
+        {text('opposite', 'Keys that turn the two ways', 'As ▲ ▼; empty where only one was tried.')}
       </section>
       {faults.map(({ path, says }) => (
         <p key={path} className="finding text-[0.93rem]" data-severity="error" role="alert">
@@ -67,19 +73,16 @@ export function RecordDeskView(props: Props) {
         findings={at('/place')}
         sample="045 -> 045"
       />
-      {fields.map((field) => {
-        const i = written.fields.findIndex((one) => one.field === field.id);
-        return (
-          <FieldTask
-            key={field.id}
-            field={field}
-            text={props.textOf(field.id)}
-            set={(change) => props.setText(field.id, change)}
-            findings={i < 0 ? [] : at(`/fields/${i}/`)}
-          />
-        );
-      })}
-      {named && (
+      {tasks.map((task) => (
+        <ValueTask
+          key={task.id}
+          task={task}
+          text={props.textOf(task.id)}
+          set={(change) => props.setText(task.id, change)}
+          findings={task.index < 0 ? [] : at(`/${task.id.split('/')[0]}/${task.index}/`)}
+        />
+      ))}
+      {props.named && (
         <Task
           title="Letters of the keys, where the name was tapped"
           value={props.letters}
@@ -126,14 +129,15 @@ export function RecordDeskView(props: Props) {
   );
 }
 
-interface FieldProps {
-  field: Props['fields'][number];
+interface ValueProps {
+  task: Props['tasks'][number];
   text: ReturnType<Props['textOf']>;
   set: (change: Partial<ReturnType<Props['textOf']>>) => void;
   findings: readonly Finding[];
 }
 
-function FieldTask({ field, text, set, findings }: FieldProps) {
+/** A field of a place, or a setting of the whole set: from what to what, and the keys for it. */
+function ValueTask({ task, text, set, findings }: ValueProps) {
   const listId = useId();
   const value = (key: 'from' | 'to', title: string) => (
     <label className="block">
@@ -141,7 +145,7 @@ function FieldTask({ field, text, set, findings }: FieldProps) {
       <input
         className="input input-sm w-full font-mono"
         value={text[key]}
-        list={field.values ? listId : undefined}
+        list={task.values ? listId : undefined}
         maxLength={40}
         onChange={(event) => set({ [key]: event.target.value })}
       />
@@ -150,24 +154,24 @@ function FieldTask({ field, text, set, findings }: FieldProps) {
   return (
     <details open={text.lines !== ''} className="rounded border border-base-300 p-3">
       <summary className="cursor-pointer font-bold">
-        {field.title}
+        {task.title}
         <span className="muted ml-2 text-[0.87rem] font-normal">
           {text.lines === '' ? 'not recorded' : `${text.lines.trim().split('\n').length} lines`}
         </span>
       </summary>
-      {field.values && (
+      {task.values && (
         <datalist id={listId}>
-          {field.values.map((shown) => (
+          {task.values.map((shown) => (
             <option key={shown} value={shown} />
           ))}
         </datalist>
       )}
       <div className="mt-2 grid gap-3 sm:grid-cols-2">
-        {value('from', field.holds === 'receiveHz' ? 'From, MHz (empty for an empty place)' : 'From')}
-        {value('to', field.holds === 'receiveHz' ? 'To, MHz' : 'To')}
+        {value('from', task.isFrequency ? 'From, MHz (empty for an empty place)' : 'From')}
+        {value('to', task.isFrequency ? 'To, MHz' : 'To')}
       </div>
       <Task
-        title={`Keys for ${field.title}`}
+        title={`Keys for ${task.title}`}
         value={text.lines}
         set={(lines) => set({ lines })}
         findings={findings}

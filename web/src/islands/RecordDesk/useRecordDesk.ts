@@ -8,10 +8,19 @@ import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import type { RecordProps } from './RecordDesk';
 
-interface FieldText {
+interface TaskText {
   readonly from: string;
   readonly to: string;
   readonly lines: string;
+}
+
+/** The tasks of a part of the recording that something is written of, by the id of what they set. */
+function tasksIn(texts: Readonly<Record<string, TaskText>>, part: string) {
+  return Object.entries(texts).flatMap(([id, { from, to, lines }]) =>
+    id.startsWith(`${part}/`) && lines.trim() !== ''
+      ? [[id.slice(part.length + 1), { from, to, steps: readLines(lines) }] as const]
+      : [],
+  );
 }
 
 /** What comes of the lines so far: findings by where they stand, or the sheet that they give on this plan. */
@@ -33,17 +42,20 @@ export function useRecordDesk({ plan, description, version, recording, me, today
     firmware: recording?.firmware ?? description.firmware[0] ?? '',
     startNumber: String(recording?.startNumber ?? description.regions[0]?.first ?? 1),
     number: String(recording?.number ?? ''),
+    waitsS: String(recording?.waitsS ?? ''),
+    opposite: (recording?.opposite ?? []).map(({ key, other }) => `${key} ${other}`).join(', '),
   });
   const [place, setPlace] = useState(recording ? linesText(recording.place) : '');
   const [letters, setLetters] = useState(
     (recording?.letters ?? []).map(({ key, letters: row }) => `${key} ${row}`).join('\n'),
   );
-  const [texts, setTexts] = useState<Readonly<Record<string, FieldText>>>(
+  // Fields and settings are told apart by their path in the recording, under which their findings stand as well.
+  const [texts, setTexts] = useState<Readonly<Record<string, TaskText>>>(
     Object.fromEntries(
-      (recording?.fields ?? []).map(({ field, from, to, steps }) => [
-        field,
-        { from, to, lines: linesText(steps) },
-      ]),
+      [
+        ...(recording?.fields ?? []).map(({ field, ...task }) => [`fields/${field}`, task] as const),
+        ...(recording?.settings ?? []).map(({ setting, ...task }) => [`settings/${setting}`, task] as const),
+      ].map(([id, { from, to, steps }]) => [id, { from, to, lines: linesText(steps) }]),
     ),
   );
   const [saved, setSaved] = useState(version);
@@ -70,9 +82,17 @@ export function useRecordDesk({ plan, description, version, recording, me, today
           return { key, letters: row };
         }),
       place: readLines(place),
-      fields: Object.entries(texts).flatMap(([field, { from, to, lines }]) =>
-        lines.trim() === '' ? [] : [{ field, from, to, steps: readLines(lines) }],
-      ),
+      ...(head.waitsS.trim() !== '' && { waitsS: Number(head.waitsS) }),
+      opposite: head.opposite
+        .split(',')
+        .map((pair) => pair.trim())
+        .filter(Boolean)
+        .map((pair) => {
+          const [key = '', other = ''] = pair.split(/\s+/);
+          return { key, other };
+        }),
+      fields: tasksIn(texts, 'fields').map(([field, task]) => ({ field, ...task })),
+      settings: tasksIn(texts, 'settings').map(([setting, task]) => ({ setting, ...task })),
     }),
     [head, letters, place, texts],
   );
@@ -123,9 +143,25 @@ export function useRecordDesk({ plan, description, version, recording, me, today
     setPlace,
     letters,
     setLetters,
-    fields: fields.map((field) => ({ ...field, values: valuesOf(field.list) })),
-    textOf: (id: string): FieldText => texts[id] ?? { from: '', to: '', lines: '' },
-    setText: (id: string, change: Partial<FieldText>) =>
+    named: fields.some(({ holds }) => holds === 'name'),
+    tasks: [
+      ...fields.map(({ id, title, holds, list }) => ({
+        id: `fields/${id}`,
+        index: written.fields.findIndex(({ field }) => field === id),
+        title,
+        isFrequency: holds === 'receiveHz' && list === undefined,
+        values: valuesOf(list),
+      })),
+      ...description.settings.map(({ id, title, list }) => ({
+        id: `settings/${id}`,
+        index: written.settings.findIndex(({ setting }) => setting === id),
+        title: `${title}, for the whole set`,
+        isFrequency: false,
+        values: valuesOf(list),
+      })),
+    ],
+    textOf: (id: string): TaskText => texts[id] ?? { from: '', to: '', lines: '' },
+    setText: (id: string, change: Partial<TaskText>) =>
       setTexts((now) => ({ ...now, [id]: { ...(now[id] ?? { from: '', to: '', lines: '' }), ...change } })),
     written,
     outcome,
