@@ -91,7 +91,7 @@ export type Finding = Common &
     | { readonly code: 'names-unknown' }
     /** The mark of its place cannot be changed, or the set has none: a scan comes by, or not, against the plan. */
     | { readonly code: 'scan-differs'; readonly wanted: 'in' | 'out' }
-    | { readonly code: 'priority-not-here'; readonly most: number | 'unknown' }
+    | { readonly code: 'priority-not-here'; readonly most: number | 'unknown'; readonly perBank: number }
     | { readonly code: 'resume-delay-differs'; readonly wanted: 'on' | 'off' }
     | { readonly code: 'bandwidth-differs'; readonly wanted: string; readonly has: string }
     | { readonly code: 'bandwidth-unknown' }

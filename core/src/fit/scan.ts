@@ -179,7 +179,9 @@ class PriorityPlaces {
   }
 
   refusal(): Finding {
-    const most = this.most === 'unknown' ? 'unknown' : this.most.all;
-    return { code: 'priority-not-here', severity: 'note', most };
+    const { most } = this;
+    return most === 'unknown'
+      ? { code: 'priority-not-here', severity: 'note', most, perBank: 0 }
+      : { code: 'priority-not-here', severity: 'note', most: most.all, perBank: most.perBank };
   }
 }

@@ -279,7 +279,7 @@ const WORDS: Words = {
         ? 'Nobody has written down whether this set can give a channel priority in its scan.'
         : f.most === 0
           ? 'This set gives no channel priority in its scan.'
-          : `This set gives priority to ${f.most === 1 ? 'one channel' : `${f.most} channels`} at most, and others come first.`,
+          : `This set gives priority to ${f.perBank < f.most ? `${f.perBank === 1 ? 'one channel' : `${f.perBank} channels`} in each bank` : f.most === 1 ? 'one channel' : `${f.most} channels`} at most, and others come first.`,
     help: 'Leave a second set on the channel that must not be missed.',
   }),
   'resume-delay-differs': (f) => ({
