@@ -11,7 +11,7 @@ test('a channel gets priority and another is left out; the scanner’s sheet set
     await page.getByRole('button', { name: 'Save channel' }).click();
     await expect(page.getByRole('button', { name: new RegExp(`^${channel} `) })).toContainText(then);
   };
-  await choose('Pilot boat', 'priority', 'priority in scans');
+  await choose('Ridge path', 'priority', 'priority in scans');
   await choose('Quarry', 'out', 'not in scans');
   await open(page, path);
   await page.getByLabel('Scans, after a call').selectOption('move on at once, to hear more places');
@@ -22,18 +22,53 @@ test('a channel gets priority and another is left out; the scanner’s sheet set
   await page.getByRole('link', { name: /^Kitchen scanner / }).click();
   await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
   const row = (name: string) => page.getByRole('row').filter({ hasText: name });
-  // One priority in each bank: Watch direct comes first in the plan, and both are in the first one.
+  // One priority in each bank: Watch direct comes first in the plan, and the other one stands beside it.
   await expect(row('Watch direct')).toContainText('in, priority, no delay');
-  await expect(row('Pilot boat')).toContainText('in, no delay');
+  await expect(row('Ridge path')).toContainText('in, no delay');
   await expect(row('Quarry')).toContainText('left out');
   await expect(page.getByText('Change the delay to 0 S.').first()).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
 
-  await choose('Pilot boat', 'usual', 'marine');
+  await choose('Ridge path', 'usual', 'open');
   await choose('Quarry', 'usual', 'open');
   await open(page, path);
   await page.getByLabel('Scans, after a call').selectOption('stay for the answer, for conversations');
   await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
+});
+
+test('fleet radios get their ID, the calls and the status texts of the plan; what is written wrong is said at once', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, path);
+  const texts = page.getByLabel('Status texts, the most important first');
+  const calls = page.getByLabel('Calls to several sets');
+  const save = page.getByRole('button', { name: 'Save plan' });
+  await texts.fill('At berth, A text that is much too long');
+  await expect(page.getByText('Each status text has at most 16 letters')).toBeVisible();
+  await expect(save).toBeDisabled();
+  await texts.fill('At berth, Under way, Need help, Off duty, Fuel low');
+  await calls.fill('All ferries');
+  await expect(page.getByText('Write each call as its name and its ID')).toBeVisible();
+  await calls.fill('All ferries 199, Everybody 1999');
+  await save.click();
+  await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
+  await open(page, `${path}/sheets`);
+  const office = page.getByRole('link', { name: /^Ferry office / });
+  await expect(office).toContainText('It has no more places for status texts: Fuel low is left out.');
+  await office.click();
+  await expect(page.getByText('Its call list has no place for Everybody')).toBeVisible();
+  const row = (label: string) => page.getByRole('row').filter({ hasText: label });
+  await expect(row('OWN ID')).toContainText('101');
+  await expect(row('CALL 1')).toContainText('All ferries');
+  await expect(row('CALL 2')).toContainText('Ferry bridge');
+  await expect(row('STATUS 4')).toContainText('Off duty');
+  await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
+  await open(page, path);
+  await texts.fill('At berth, Under way, Need help, Off duty');
+  await calls.fill('All ferries 199');
+  await save.click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
 });
 

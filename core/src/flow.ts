@@ -1,5 +1,14 @@
 import type { Finding } from './findings/index';
-import { type Cell, type Fit, fitDevice, fitPlan } from './fit/index';
+import {
+  type Called,
+  type Cell,
+  type Fit,
+  type FitDevice,
+  fitDevice,
+  fitIdentity,
+  fitPlan,
+  hasIdentity,
+} from './fit/index';
 import {
   type Channel,
   type Description,
@@ -22,12 +31,21 @@ export interface Prepared {
 
 /** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, which of that may go, a repeater's channel, its role. */
 export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> &
-  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone'>>;
+  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId'>>;
 
-/** The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state. */
-export function prepare(plan: Plan, description: Description, unit?: UnitState): Prepared {
+/**
+ * The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state.
+ * @param others the other sets of the fleet, whom this one may call
+ */
+export function prepare(
+  plan: Plan,
+  description: Description,
+  unit?: UnitState,
+  others: readonly Called[] = [],
+): Prepared {
   const { memory, notUnderstood } = heldMemory(description, unit?.holds ?? { places: [], settings: {} });
-  const fit = fitPlan(plan, fitDevice(description, memory, unit));
+  const device = fitDevice(description, memory, unit);
+  const fit = withIdentity(fitPlan(plan, device), plan, device, unit, others);
   const written = writeSheet(description, fit.image, unit?.pickedTone);
   const strange = notUnderstood.map(
     (what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what }),
@@ -40,6 +58,23 @@ export function prepare(plan: Plan, description: Description, unit?: UnitState):
     sheet,
     proof: prove(description, fit.image, sheet),
     toAccept: sheet.overwrites.filter((number) => own.has(number) && !accepted.has(number)),
+  };
+}
+
+/** A fit with who the set is, whom it can call and what it can say by a key; of a kind alone nobody knows who it is. */
+function withIdentity(
+  fit: Fit,
+  plan: Plan,
+  device: FitDevice,
+  { nickname, fleetId }: Partial<Called> = {},
+  others: readonly Called[],
+): Fit {
+  if (nickname === undefined || fleetId === undefined || !hasIdentity(device.description)) return fit;
+  const { places, findings } = fitIdentity(plan.fleet, device, { nickname, fleetId }, others);
+  return {
+    ...fit,
+    image: { ...fit.image, slots: new Map([...fit.image.slots, ...places]) },
+    findings: [...fit.findings, ...findings],
   };
 }
 

@@ -33,6 +33,12 @@ export type Finding = Common &
     | { readonly code: 'alert-areas-left-out'; readonly areas: readonly string[] }
     /** Areas of the holder's own, for which the set sounds as well. */
     | { readonly code: 'alert-areas-kept'; readonly areas: readonly string[] }
+    // fit: fleet signalling
+    | { readonly code: 'fleet-id-missing' }
+    | { readonly code: 'fleet-id-unfit'; readonly fleetId: string; readonly digits: number }
+    | { readonly code: 'fleet-id-twice'; readonly fleetId: string; readonly other: string }
+    | { readonly code: 'calls-left-out'; readonly names: readonly string[] }
+    | { readonly code: 'statuses-left-out'; readonly texts: readonly string[] }
     // fit: hearing and sending
     | { readonly code: 'cannot-receive'; readonly receiveHz: number }
     | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }

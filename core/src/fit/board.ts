@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/index';
 import type { Description, Unit } from '../model/index';
 import { type Cell, type Fit, type FitPlan, fitPlan } from './fit';
+import { fitIdentity, hasIdentity } from './identity';
 import { type UnitKind, unitKinds } from './kinds';
 import { pickedToneFindings } from './pickedTone';
 
@@ -35,6 +36,7 @@ export function boardOf(
   fitOf: (kind: UnitKind) => Pick<Fit, 'cells' | 'findings'>,
 ): Board {
   const unitFindings: Record<string, readonly Finding[]> = {};
+  const called = fleet.flatMap(({ description, units }) => (hasIdentity(description) ? units : []));
   const kinds = fleet.map((kind): BoardKind => {
     const { key, description, keeps, title } = kind;
     const fit = fitOf(kind);
@@ -43,6 +45,7 @@ export function boardOf(
         ...fit.findings,
         ...firmwareFindings(unit, description),
         ...pickedToneFindings(unit, description, plan),
+        ...identityFindings(plan, kind, unit, called),
       ];
       if (findings.length > 0) unitFindings[unit.id] = findings;
     }
@@ -50,6 +53,13 @@ export function boardOf(
     return { key, descriptionId: description.id, keeps, title, unitIds, cells: fit.cells };
   });
   return { kinds, unitFindings };
+}
+
+/** What stands in the way of one set's fleet signalling. */
+function identityFindings(plan: FitPlan, { device }: UnitKind, unit: Unit, called: readonly Unit[]) {
+  if (!plan.fleet || !hasIdentity(device.description)) return [];
+  const others = called.filter(({ id }) => id !== unit.id);
+  return fitIdentity(plan.fleet, device, unit, others).findings;
 }
 
 /** Whether the description speaks for the firmware a unit has. */

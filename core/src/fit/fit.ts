@@ -59,7 +59,7 @@ export interface Fit {
 /** What of a plan its fit depends on. */
 export type FitPlan = ScanPlan &
   FitPolicy &
-  Partial<Pick<Plan, 'numbering' | 'alerts' | 'setup' | 'roleSetup'>>;
+  Partial<Pick<Plan, 'numbering' | 'alerts' | 'fleet' | 'setup' | 'roleSetup'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.

@@ -2,6 +2,7 @@ export * from './assignment';
 export * from './board';
 export * from './device';
 export * from './fit';
+export * from './identity';
 export type { Verdict } from './judge';
 export * from './kinds';
 export * from './names';

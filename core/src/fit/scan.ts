@@ -27,38 +27,35 @@ interface Marked {
   readonly finding?: Finding;
 }
 
+/** Of channels that share a place the one that wants most of a scan decides. */
+const WEIGHT = { priority: 0, in: 1, out: 2 } as const;
+
 /**
  * Sets the marks for scanning on the places that channels were given. Where a set has several scan sets, the plan's groups go into them in
- * their order, and the last one takes the rest; of several channels that share a place the first decides. Priority goes to
- * as many channels as the set can have, in the plan's order.
+ * their order, and the last one takes the rest. Priority goes to as many channels as the set can have, in the plan's order.
  */
 export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<number, WantedSlot>): ScanFit {
-  const channelOf = new Map(plan.channels.map((channel) => [channel.id, channel]));
+  const order = new Map(plan.channels.map((channel, i) => [channel.id, { channel, i }]));
   const groups = new Map((plan.groups ?? []).map(({ id }, i) => [id, i]));
   const findings = new Map<string, Finding[]>();
   const say = ({ id }: Channel, finding: Finding) => findings.set(id, [...(findings.get(id) ?? []), finding]);
+  const places = [...placed].flatMap(([number, wanted]) => {
+    const [lead] = wanted.channelIds
+      .flatMap((id) => order.get(id) ?? [])
+      .sort((a, b) => WEIGHT[wantedInScan(a.channel)] - WEIGHT[wantedInScan(b.channel)]);
+    return lead ? [{ number, wanted, ...lead }] : [];
+  });
   const priority = new PriorityPlaces(device);
-  const order = new Map(plan.channels.map(({ id }, i) => [id, i]));
-  const first = ({ channelIds }: WantedSlot) => channelOf.get(channelIds[0] ?? '');
-  const chosen = [...placed]
-    .filter(([, wanted]) => {
-      const channel = first(wanted);
-      return channel !== undefined && wantedInScan(channel) === 'priority';
-    })
-    .sort(([, a], [, b]) => (order.get(a.channelIds[0] ?? '') ?? 0) - (order.get(b.channelIds[0] ?? '') ?? 0))
-    .filter(([number, wanted]) => {
-      const slot = device.slotAt.get(number);
-      const has = slot !== undefined && priority.take(slot);
-      const channel = first(wanted);
-      if (!has && channel) say(channel, priority.refusal());
-      return has;
-    });
-  const hasPriority = new Set(chosen.map(([number]) => number));
+  const hasPriority = new Set<number>();
+  for (const { number, channel } of places.toSorted((a, b) => a.i - b.i)) {
+    if (wantedInScan(channel) !== 'priority') continue;
+    const slot = device.slotAt.get(number);
+    if (slot && priority.take(slot)) hasPriority.add(number);
+    else say(channel, priority.refusal());
+  }
   const slots = new Map(placed);
-  for (const [number, wanted] of placed) {
-    const channel = first(wanted);
-    if (!channel) continue;
-    const settable = settableAt(device, number);
+  for (const { number, wanted, channel } of places) {
+    const settable = device.slotAt.get(number)?.settable ?? [];
     const marks = [
       inScan(device, channel, settable, wanted, groups.get(channel.groupId) ?? 0),
       priorityMark(device, settable, hasPriority.has(number)),
@@ -71,9 +68,6 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
   }
   return { slots, settings: priority.settings, findings };
 }
-
-const settableAt = (device: FitDevice, number: number): readonly string[] =>
-  device.slotAt.get(number)?.settable ?? [];
 
 /** Whether a scan comes by. Where the mark stays as it is, that is said. */
 function inScan(

@@ -5,7 +5,7 @@ import type { ToneText } from './tone';
  * names has no `name`).
  */
 export interface SlotContent {
-  /** 0 where the place holds no frequency, but an area code. */
+  /** 0 where the place holds no frequency, but an area code, an ID or a text. */
   readonly receiveHz: number;
   /** `null` when pressing talk sends nothing. */
   readonly transmitHz: number | null;
@@ -20,6 +20,8 @@ export interface SlotContent {
   readonly hasPriority?: boolean;
   /** How long a scan stays after somebody spoke, in seconds; 0 where it moves on at once. */
   readonly resumeDelayS?: number;
+  /** The ID of a set or of a call, as its digits. */
+  readonly fleetId?: string;
   /** Six digits, as an alert radio waits for them. */
   readonly areaCode?: string;
 }

@@ -1,5 +1,5 @@
 import type { SlotContent } from './content';
-import type { Description } from './description';
+import { type Description, isForChannels } from './description';
 import { writtenLists } from './lists';
 import type { SlotValues } from './memory';
 import type { Slot } from './slots';
@@ -12,8 +12,13 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
     let receiveHz = slot.fixed?.receiveHz ?? 0;
     let offsetHz = 0;
     let forbidden = false;
+    const { region } = slot;
+    const has = (id: string) => region.keypad.includes(id) || region.cable.includes(id);
+    const fields = isForChannels(region)
+      ? description.fields
+      : description.fields.filter(({ id }) => has(id));
     const content: { -readonly [K in keyof SlotContent]?: SlotContent[K] } = {};
-    for (const field of description.fields) {
+    for (const field of fields) {
       const value = values[field.id];
       if (value === undefined) continue;
       const meaning = field.list === undefined ? value : lists[field.list]?.[Number(value)]?.means;
@@ -66,14 +71,17 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           content.resumeDelayS = Number(meaning);
           break;
         case 'areaCode':
-          if (slot.region.content.kind === 'areas') content.areaCode = String(meaning);
+          content.areaCode = String(meaning);
+          break;
+        case 'fleetId':
+          content.fleetId = String(meaning);
           break;
         default:
           field.holds satisfies never;
       }
     }
     const isDeaf = slot.region.content.kind === 'free' && slot.region.content.receiveOnly;
-    if (slot.region.content.kind === 'areas') return { receiveHz: 0, transmitHz: null, ...content };
+    if (!isForChannels(region)) return { receiveHz: 0, transmitHz: null, ...content };
     const transmitHz = slot.fixed ? slot.fixed.transmitHz : isDeaf ? null : receiveHz + offsetHz;
     return { receiveHz, transmitHz: forbidden ? null : transmitHz, ...content };
   };

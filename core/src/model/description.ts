@@ -30,6 +30,7 @@ export const HOLDS = [
   'hasPriority',
   'resumeDelayS',
   'areaCode',
+  'fleetId',
 ] as const;
 export type Holds = (typeof HOLDS)[number];
 
@@ -45,7 +46,7 @@ export const FieldSchema = z.strictObject({
   title: z.string().min(1).max(30),
   holds: z.enum(HOLDS),
   /**
-   * The list its values come from; a name and an area code have none, a frequency one where the set counts its frequencies instead of taking digits.
+   * The list its values come from; a name, an ID and an area code have none, a frequency one where the set counts its frequencies instead of taking digits.
    * `unknown` where nobody has looked it up.
    */
   list: z.union([unknown, id]).optional(),
@@ -87,6 +88,8 @@ export const RegionSchema = z.strictObject({
     }),
     /** Places for the area codes of an alert radio; no channel goes there. */
     z.strictObject({ kind: z.literal('areas') }),
+    /** A place for who the set is, for whom it can call, for texts that it sends by a key; no channel goes there. */
+    z.strictObject({ kind: z.enum(['own', 'calls', 'status']) }),
   ]),
   /** Places for the control channels of trunked networks, one network in each block; nothing else goes there, and they never send. */
   towers: z.literal(true).optional(),
@@ -96,6 +99,11 @@ export const RegionSchema = z.strictObject({
   cable: z.array(id).default([]),
 });
 export type Region = z.infer<typeof RegionSchema>;
+
+/** Whether channels go to the places of a region; others are for area codes, IDs or texts. */
+export function isForChannels({ content: { kind } }: Pick<Region, 'content'>): boolean {
+  return kind === 'fixed' || kind === 'free';
+}
 
 const BandSchema = z.strictObject({ fromHz: FrequencySchema, toHz: FrequencySchema });
 
@@ -213,7 +221,7 @@ const shape = z.strictObject({
   id: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
   title: z.string().min(1).max(40),
   pattern: z.string().min(1).max(80),
-  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'receiver', 'alert', 'repeater']),
+  kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'cb', 'receiver', 'alert', 'repeater']),
   station: z.enum(['hand-held', 'mobile', 'fixed']),
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
@@ -247,6 +255,10 @@ const shape = z.strictObject({
     }),
   ]),
   operatorTone: OperatorToneSchema.default('unknown'),
+  /** The IDs by which such sets tell and call each other, and how many digits they have. */
+  identity: z
+    .union([unknown, z.literal('none'), z.strictObject({ digits: z.number().int().min(1).max(8) })])
+    .default('unknown'),
   scan: ScanSchema.default('unknown'),
   lists: z.record(id, ListSchema),
   fields: z.array(FieldSchema),
@@ -284,7 +296,7 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needList(field.list, ['fields', i, 'list']);
     const hasList = field.list !== undefined;
     if (field.holds === 'name' && hasList) say(['fields', i, 'list'], 'a name has no list');
-    if (!['name', 'receiveHz', 'areaCode'].includes(field.holds) && !hasList)
+    if (!['name', 'receiveHz', 'areaCode', 'fleetId'].includes(field.holds) && !hasList)
       say(['fields', i, 'list'], 'needs a list, or "unknown"');
   });
   if (typeof description.operatorTone === 'object')

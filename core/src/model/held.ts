@@ -139,8 +139,17 @@ function nativeReader(
     }
     if (field.holds === 'name') return String(value);
     if (field.holds === 'areaCode') return /^\d{6}$/.test(String(value)) ? String(value) : undefined;
+    if (field.holds === 'fleetId') return isFleetId(description, String(value)) ? String(value) : undefined;
     return typeof value === 'number' && canHear(description, value) ? value : undefined;
   };
+}
+
+/** Whether a set can hold this as an ID; nothing is one too. Where nobody knows its digits, any will do. */
+export function isFleetId({ identity }: Pick<Description, 'identity'>, text: string): boolean {
+  return (
+    text === '' ||
+    (/^\d{1,8}$/.test(text) && (typeof identity !== 'object' || text.length === identity.digits))
+  );
 }
 
 /** Whether a frequency (hertz) can be entered on a set at all; where nobody knows what it hears, any that is whole. */

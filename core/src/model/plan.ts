@@ -33,6 +33,21 @@ export const AlertsSchema = z.strictObject({
 });
 export type Alerts = z.infer<typeof AlertsSchema>;
 
+/** What fleet radios tell each other besides voices: texts that are sent by a key, and calls that reach several sets by one ID. */
+export const FleetSchema = z.strictObject({
+  statuses: z.array(LineSchema.trim().min(1).max(16)).max(32).default([]),
+  calls: z
+    .array(
+      z.strictObject({
+        name: LineSchema.trim().min(1).max(20),
+        fleetId: z.string().regex(/^\d{1,8}$/),
+      }),
+    )
+    .max(64)
+    .default([]),
+});
+export type Fleet = z.infer<typeof FleetSchema>;
+
 /** Keys in the order of the alphabet, however a database gives them back: two states compare by their text. */
 function inOrder<T>(value: T): T {
   if (typeof value !== 'object' || value === null) return value;
@@ -63,6 +78,8 @@ export const PlanHeadSchema = z.strictObject({
   numbering: NumberingSchema.nullable().default(null),
   /** `null` while the group sets up no alert radios. */
   alerts: AlertsSchema.nullable().default(null),
+  /** What fleet radios hold besides channels. */
+  fleet: FleetSchema.default({ statuses: [], calls: [] }),
   /** Settings of the whole set that the group wants alike, by kind of device and setting: places in the setting's list. */
   setup: SetupSchema.overwrite(inOrder).default({}),
   /** The same for sets that a team or role carries, by its id: what stands here goes before what all have. */
@@ -82,7 +99,7 @@ export type Plan = z.infer<typeof PlanSchema>;
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
   const { name, country, receivePolicy, resumeDelay, groups, licensed, services } = plan;
-  const { numbering, alerts, setup, roleSetup } = plan;
+  const { numbering, alerts, fleet, setup, roleSetup } = plan;
   return {
     name,
     country,
@@ -93,6 +110,7 @@ export function headOf(plan: PlanHead): PlanHead {
     services,
     numbering,
     alerts,
+    fleet,
     setup,
     roleSetup,
   };

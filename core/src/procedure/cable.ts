@@ -7,6 +7,7 @@ import {
   type Field,
   factoryMemory,
   factoryValues,
+  isFleetId,
   type ListItem,
   type Memory,
   type Native,
@@ -68,7 +69,9 @@ export class CableSet {
       if (index < 0) no(`/settings/${id}`, `${shown} cannot be set here`);
       else settings[id] = index;
     }
-    const filled = [...next].filter(([number, values]) => values && !this.slots.get(number)?.fixed).length;
+    const filled = [...next].filter(
+      ([number, values]) => values && this.slots.get(number)?.region.content.kind === 'free',
+    ).length;
     const { capacity } = this.description;
     if (capacity !== undefined && filled > capacity) no('/slots', `${filled} memories, ${capacity} at most`);
     if (findings.length > 0) return findings;
@@ -95,6 +98,8 @@ export class CableSet {
         ? text.slice(0, names.length)
         : undefined;
     }
+    if (field.holds === 'fleetId')
+      return isFleetId(this.description, String(value)) ? String(value) : undefined;
     return typeof value === 'number' && canHear(this.description, value) ? value : undefined;
   }
 }

@@ -44,7 +44,7 @@ export interface DrawnPlace {
 /** A region with its blocks (banks, pages, zones) in the order in which the set has them. */
 export interface DrawnRegion {
   readonly title: string;
-  readonly kind: 'fixed' | 'free' | 'receive-only' | 'areas';
+  readonly kind: Region['content']['kind'] | 'receive-only';
   /** Whether nothing in it can be set in the way this set is loaded. */
   readonly locked: boolean;
   readonly blocks: readonly { readonly name: string; readonly places: readonly DrawnPlace[] }[];

@@ -1,6 +1,7 @@
 import {
   type Description,
   type Field,
+  isForChannels,
   type ListItem,
   type Slot,
   type SlotValues,
@@ -28,7 +29,7 @@ export function talkHz(
     return field ? lists[field.list ?? '']?.[Number(values[field.id])]?.means : undefined;
   };
   const { content } = slot.region;
-  const isDeaf = content.kind === 'areas' || (content.kind === 'free' && content.receiveOnly);
+  const isDeaf = !isForChannels(slot.region) || (content.kind === 'free' && content.receiveOnly);
   if (isDeaf || meaning('transmitForbidden') === true) return null;
   if (slot.fixed) return slot.fixed.transmitHz;
   const frequency = description.fields.find((field) => field.holds === 'receiveHz');

@@ -64,6 +64,20 @@ describe('what a scan does with each channel', () => {
       ['Left out', false, undefined, undefined],
     ]);
   });
+  it('of two channels that share a place, the one that wants most of a scan decides', () => {
+    const fixed = { transmitTone: 'off', receiveTone: 'off' } as const;
+    const [quiet, busy] = [
+      channel('Quiet', 462.5625, 462.5625, { scan: 'out', ...fixed }),
+      channel('Busy', 462.5625, 462.5625, { scan: 'usual', ...fixed }),
+    ];
+    const shared = (channels: Channel[]) =>
+      marks('plain-handheld', channels).rows.map(([, inside]) => inside);
+    expect([shared([quiet]), shared([quiet, busy]), shared([busy, quiet])]).toEqual([
+      [false],
+      [true, true],
+      [true, true],
+    ]);
+  });
   it('says so where a mark cannot be changed, or the set has none', () => {
     const pair = (scan: Channel['scan']) =>
       channel('Pair', 462.55, 467.55, { scan, transmitTone: '82.5', receiveTone: '82.5' });

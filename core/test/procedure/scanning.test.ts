@@ -166,7 +166,7 @@ describe('for any plan', () => {
           for (const { channelId, slot, findings } of cells) {
             const one = channels.find((candidate) => candidate.id === channelId);
             const place = image.slots.get(slot?.number ?? -1);
-            if (!one || !slot || place?.channelIds[0] !== channelId) continue;
+            if (!one || !slot || place?.channelIds[0] !== channelId || place.channelIds.length > 1) continue;
             const device = new VirtualDevice(description, {
               ...memory,
               settings: { ...memory.settings, ...(sidekey && { sideShort: 2 }) },

@@ -60,21 +60,27 @@ const built = (recording: Recording = RECORDED, settings: Description['settings'
   if (!result.ok) throw new Error(JSON.stringify(result.findings));
   return result.value;
 };
-/** Does a sheet of the learnt grammar on the set that it was learnt from, key by legend. */
+/** Does the steps of a learnt sheet on the set that they were learnt from, key by legend. */
+function onPage(learnt: Description, { steps }: ReturnType<typeof prepare>['sheet']) {
+  const keyOf = new Map(Object.entries(PAGE.keys).map(([id, legend]) => [legend, id]));
+  const own = (key: string) => keyOf.get(learnt.keys[key] ?? '') ?? '';
+  return replay(
+    PAGE,
+    steps.map(({ events, promises }) => ({
+      promises,
+      events: events.map((event) => (event.kind === 'key' ? { ...event, key: own(event.key) } : event)),
+    })),
+    CALM,
+  );
+}
+/** What comes of a plan's sheet there, compared with what it should be. */
 function onTheSetItself(anything: ReturnType<typeof plan>, learnt: Description) {
   const { fit, sheet, proof } = prepare(anything, learnt);
-  const keyOf = new Map(Object.entries(PAGE.keys).map(([id, legend]) => [legend, id]));
-  const steps = sheet.steps.map(({ events, promises }) => ({
-    promises,
-    events: events.map((event) =>
-      event.kind === 'key' ? { ...event, key: keyOf.get(learnt.keys[event.key] ?? '') ?? '' } : event,
-    ),
-  }));
-  const done = replay(PAGE, steps, CALM);
+  const done = onPage(learnt, sheet);
   const { settings: _, ...memory } = done.memory;
   return {
     proof,
-    steps: steps.length,
+    steps: sheet.steps.length,
     difference: firstDifference(unkeyed(), fit.image, { ...memory, settings: {} }),
     brokenPromise: done.brokenPromise,
   };
@@ -193,14 +199,7 @@ describe('what else a recording may tell', () => {
     const { sideShort: _, ...known } = setup['page-handheld'];
     const ready = prepare({ ...plan([]), setup: { 'page-handheld': known } }, learnt);
     expect([ready.proof.proven, ready.fit.image.settings]).toEqual([true, { beep: 0, light: 1 }]);
-    const keyOf = new Map(Object.entries(PAGE.keys).map(([id, legend]) => [legend, id]));
-    const steps = ready.sheet.steps.map(({ events }) => ({
-      promises: undefined,
-      events: events.map((event) =>
-        event.kind === 'key' ? { ...event, key: keyOf.get(learnt.keys[event.key] ?? '') ?? '' } : event,
-      ),
-    }));
-    expect(replay(PAGE, steps, CALM).memory.settings).toEqual({
+    expect(onPage(learnt, ready.sheet).memory.settings).toEqual({
       ...fit.image.before.settings,
       beep: 0,
       light: 1,

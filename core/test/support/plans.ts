@@ -60,6 +60,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     services: [],
     numbering: null,
     alerts: null,
+    fleet: { statuses: [], calls: [] },
     setup: {},
     roleSetup: {},
     groups: [{ id: GROUP, name: 'All', note: '' }],

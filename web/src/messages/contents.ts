@@ -6,6 +6,7 @@ import { toneWords } from './tones';
 /** What a place holds, on one line. */
 export function contentBrief(content: SlotContent): string {
   if (content.areaCode !== undefined) return `area ${content.areaCode}`;
+  if (content.receiveHz === 0) return [content.name, content.fleetId].filter(Boolean).join(', ');
   return [
     content.name,
     mhzText(content.receiveHz),
@@ -41,4 +42,7 @@ export const REGION_TEXT: Readonly<Record<DrawnRegion['kind'], string>> = {
   free: 'free',
   'receive-only': 'to listen only',
   areas: 'areas to sound for',
+  own: 'who it is',
+  calls: 'whom it can call',
+  status: 'texts that it sends by a key',
 };

@@ -352,6 +352,26 @@ const WORDS: Words = {
     what: `It has no more places: ${f.areas.join(', ')} are left out.`,
     help: 'Put the areas that count most first.',
   }),
+  'fleet-id-missing': () => ({
+    what: 'This set has no fleet ID: others cannot call it, and do not see who calls.',
+    help: 'Give it one of its own under Devices.',
+  }),
+  'fleet-id-unfit': (f) => ({
+    what: `This kind of set cannot hold the fleet ID ${f.fleetId}: its IDs have ${f.digits} digits.`,
+    help: 'Give it another one under Devices, and tell the others.',
+  }),
+  'fleet-id-twice': (f) => ({
+    what: `${f.other} has the fleet ID ${f.fleetId} too: a call would ring on both.`,
+    help: 'Give one of the two another ID under Devices. It is left out until then.',
+  }),
+  'calls-left-out': (f) => ({
+    what: `Its call list has no place for ${f.names.join(', ')}, or not for their IDs.`,
+    help: 'Give IDs with as many digits as this kind of set has, or call the group instead.',
+  }),
+  'statuses-left-out': (f) => ({
+    what: `It has no more places for status texts: ${f.texts.join(', ')} ${f.texts.length === 1 ? 'is' : 'are'} left out.`,
+    help: 'Put the texts that count most first.',
+  }),
   'steps-not-known': () => ({
     what: 'The steps for this set are not known.',
     help: 'Set the values by its manual, then read them back.',

@@ -1,4 +1,4 @@
-import { memoryAfter } from '@umbrex/core/fit';
+import { hasIdentity, memoryAfter } from '@umbrex/core/fit';
 import { type Confidence, confidenceOf, type Prepared, prepare } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
 import {
@@ -25,16 +25,24 @@ const sheets = new Kept<Prepared>(80);
 export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
   const { plan } = desk.state;
   const planText = JSON.stringify(plan);
+  const signalling = new Set(
+    desk.descriptions.flatMap(({ description }) => (hasIdentity(description) ? [description.id] : [])),
+  );
+  const called = desk.units.flatMap(({ unit }) => (signalling.has(unit.descriptionId) ? [unit] : []));
   return ({ description, version }, unit) => {
     const { keeps, holds, accepts, carries, roleId, pickedTone } = unit;
+    const others = signalling.has(description.id) ? called.filter(({ id }) => id !== unit.id) : [];
+    const names = signalling.has(description.id)
+      ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
+      : [];
     const key = [
       desk.workspace.id,
       description.id,
       version,
-      JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone]),
+      JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, names]),
       planText,
     ];
-    return sheets.of(key.join(' '), () => prepare(plan, description, unit));
+    return sheets.of(key.join(' '), () => prepare(plan, description, unit, others));
   };
 }
 

@@ -4,6 +4,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { $settled } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
+import { FleetForm } from './FleetForm';
 import { LicensedForm } from './LicensedForm';
 import { ServicesForm } from './ServicesForm';
 
@@ -21,6 +22,7 @@ export function PlanForm({ plan, version, save }: Props) {
   const [from, setFrom] = useState(() => ({ head: headOf(plan), version }));
   const [head, setHead] = useState<PlanHead>(from.head);
   const [alertsGood, setAlertsGood] = useState(true);
+  const [fleetGood, setFleetGood] = useState(true);
   const settled = useStore($settled);
   const isTouched = JSON.stringify(head) !== JSON.stringify(from.head);
   const follow = useEffectEvent(() => {
@@ -47,7 +49,7 @@ export function PlanForm({ plan, version, save }: Props) {
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!nameless && alertsGood) void submit();
+        if (!nameless && alertsGood && fleetGood) void submit();
       }}
     >
       <label className="block">
@@ -155,12 +157,22 @@ export function PlanForm({ plan, version, save }: Props) {
           setGood={setAlertsGood}
         />
       )}
+      <FleetForm
+        key={JSON.stringify(from.head.fleet)}
+        fleet={head.fleet}
+        change={(fleet) => change({ fleet })}
+        setGood={setFleetGood}
+      />
       {nameless && (
         <p className="finding text-[0.87rem]" data-severity="error" role="alert">
           The plan and every group need a name.
         </p>
       )}
-      <button type="submit" className="btn btn-primary btn-sm" disabled={!dirty || nameless || !alertsGood}>
+      <button
+        type="submit"
+        className="btn btn-primary btn-sm"
+        disabled={!dirty || nameless || !alertsGood || !fleetGood}
+      >
         Save plan
       </button>
     </form>

@@ -41,6 +41,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     services: row.services,
     numbering: row.numbering,
     alerts: row.alerts,
+    fleet: row.fleet,
     setup: row.setup,
     roleSetup: row.role_setup,
     channels: rows.map(channelFromRow),
@@ -66,6 +67,7 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     services: JSON.stringify(plan.services),
     numbering: plan.numbering && JSON.stringify(plan.numbering),
     alerts: plan.alerts && JSON.stringify(plan.alerts),
+    fleet: JSON.stringify(plan.fleet),
     setup: JSON.stringify(plan.setup),
     role_setup: JSON.stringify(plan.roleSetup),
   });
@@ -175,6 +177,7 @@ export async function savePlanHead(
       services: JSON.stringify(head.services),
       numbering: head.numbering && JSON.stringify(head.numbering),
       alerts: head.alerts && JSON.stringify(head.alerts),
+      fleet: JSON.stringify(head.fleet),
       setup: JSON.stringify(head.setup),
       role_setup: JSON.stringify(head.roleSetup),
       version: version + 1,

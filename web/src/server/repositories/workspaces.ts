@@ -31,6 +31,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
     services: [],
     numbering: null,
     alerts: null,
+    fleet: { statuses: [], calls: [] },
     setup: {},
     roleSetup: {},
     groups: [{ id: groupId, name: 'Channels', note: '' }],
