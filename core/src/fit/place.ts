@@ -146,13 +146,7 @@ function frequencies(
         { code: 'cannot-enter-frequency', severity: 'error', hz: receiveHz, stepHz: receive.stepHz },
       ],
     };
-  const { keypad, cable } = slot.region;
-  // A field that this region does not have, such as an ID, is not among what a channel sets.
-  const values = Object.fromEntries(
-    Object.entries(factoryValues(device.description, receiveHz)).filter(
-      ([field]) => keypad.includes(field) || cable.includes(field),
-    ),
-  );
+  const values = factoryValues(device.description, receiveHz, slot.region);
   const counted = valuesOf(device, 'receiveHz');
   if (frequencyField.list !== undefined) {
     // The set counts its frequencies: one that is not in its list cannot be had.

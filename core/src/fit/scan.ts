@@ -20,13 +20,6 @@ export interface ScanFit {
   readonly findings: ReadonlyMap<string, readonly Finding[]>;
 }
 
-/** What one mark of a place comes to. */
-interface Marked {
-  readonly values?: Readonly<Record<string, Native>>;
-  readonly content?: Partial<SlotContent>;
-  readonly finding?: Finding;
-}
-
 /** Of channels that share a place the one that wants most of a scan decides. */
 const WEIGHT = { priority: 0, in: 1, out: 2 } as const;
 
@@ -54,81 +47,115 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
     else say(channel, priority.refusal());
   }
   const slots = new Map(placed);
+  const marks = new Marks(device, plan.resumeDelay ?? 'on');
   for (const { number, wanted, channel } of places) {
     const settable = device.slotAt.get(number)?.settable ?? [];
-    const marks = [
-      inScan(device, channel, settable, wanted, groups.get(channel.groupId) ?? 0),
-      priorityMark(device, settable, hasPriority.has(number)),
-      delay(device, channel, settable, wanted, plan.resumeDelay ?? 'on'),
-    ];
-    for (const { finding } of marks) if (finding) say(channel, finding);
-    const values = Object.assign({}, wanted.values, ...marks.map((mark) => mark.values));
-    const content = Object.assign({}, wanted.content, ...marks.map((mark) => mark.content));
-    slots.set(number, { ...wanted, values, content });
+    const place = { channel, settable, present: wanted.present, group: groups.get(channel.groupId) ?? 0 };
+    const set = marks.of(place, hasPriority.has(number), (finding) => say(channel, finding));
+    if (set)
+      slots.set(number, {
+        ...wanted,
+        values: { ...wanted.values, ...set.values },
+        content: { ...wanted.content, ...set.content },
+      });
   }
   return { slots, settings: priority.settings, findings };
 }
 
-/** Whether a scan comes by. Where the mark stays as it is, that is said. */
-function inScan(
-  device: FitDevice,
-  channel: Channel,
-  settable: readonly string[],
-  { present }: WantedSlot,
-  group: number,
-): Marked {
-  const wanted = wantedInScan(channel) === 'out' ? 'out' : 'in';
-  const differs: Finding = { code: 'scan-differs', severity: 'note', wanted };
-  const field = device.field.inScan;
-  const list = valuesOf(device, 'inScan');
-  if (!field || !list || list === 'unknown')
-    return wanted === 'out' && typeof device.description.scan === 'object' ? { finding: differs } : {};
-  const isIn = (index: number) => list[index]?.means !== false;
-  if (!settable.includes(field.id)) {
-    const now = present?.[field.id] ?? field.factory;
-    return isIn(Number(now)) === (wanted === 'in') ? {} : { finding: differs };
+/** A place of a set, and the channel that decides what a scan does there. */
+interface Place extends Pick<WantedSlot, 'present'> {
+  readonly channel: Channel;
+  readonly settable: readonly string[];
+  /** Where its group stands in the plan's order. */
+  readonly group: number;
+}
+
+type Say = (finding: Finding) => void;
+type SetMarks = {
+  readonly values: Record<string, Native>;
+  readonly content: { -readonly [K in 'inScan' | 'hasPriority' | 'resumeDelayS']?: SlotContent[K] };
+};
+
+/** The marks of a kind of set: which there are, and which value of each means what. */
+class Marks {
+  private readonly scan;
+  private readonly priority;
+  private readonly delay;
+
+  constructor(
+    private readonly device: FitDevice,
+    private readonly policy: Plan['resumeDelay'],
+  ) {
+    this.scan = markOf(device, 'inScan');
+    this.priority = markOf(device, 'hasPriority');
+    this.delay = markOf(device, 'resumeDelayS');
   }
-  const places = list.flatMap(({ means }, index) => (means === false ? [] : [index]));
-  const index =
-    wanted === 'out'
-      ? list.findIndex(({ means }) => means === false)
-      : (places[Math.min(group, places.length - 1)] ?? -1);
-  if (index < 0) return { finding: differs };
-  const means = list[index]?.means;
-  return {
-    values: { [field.id]: index },
-    content: { inScan: typeof means === 'number' ? means : means === true },
-  };
+
+  /** What to set at a place; `null` where the set has no mark that could be set there. */
+  of(place: Place, hasPriority: boolean, say: Say): SetMarks | null {
+    const set: SetMarks = { values: {}, content: {} };
+    this.inScan(place, set, say);
+    const { priority } = this;
+    if (priority && place.settable.includes(priority.id)) {
+      const index = priority.means.indexOf(hasPriority);
+      if (index >= 0) set.values[priority.id] = index;
+      if (index >= 0) set.content.hasPriority = hasPriority;
+    }
+    this.resumeDelay(place, set, say);
+    for (const _ in set.values) return set;
+    return null;
+  }
+
+  /** Whether a scan comes by. Where the mark stays as it is against the plan, that is said. */
+  private inScan({ channel, settable, present, group }: Place, set: SetMarks, say: Say): void {
+    const wanted = wantedInScan(channel) === 'out' ? 'out' : 'in';
+    const { scan } = this;
+    const differs = () => say({ code: 'scan-differs', severity: 'note', wanted });
+    if (!scan) {
+      if (wanted === 'out' && typeof this.device.description.scan === 'object') differs();
+      return;
+    }
+    if (!settable.includes(scan.id)) {
+      const now = Number(present?.[scan.id] ?? scan.factory);
+      if ((scan.means[now] !== false) !== (wanted === 'in')) differs();
+      return;
+    }
+    const inSets = scan.means.flatMap((means, index) => (means === false ? [] : [index]));
+    const index =
+      wanted === 'out' ? scan.means.indexOf(false) : (inSets[Math.min(group, inSets.length - 1)] ?? -1);
+    if (index < 0) {
+      differs();
+      return;
+    }
+    const means = scan.means[index];
+    set.values[scan.id] = index;
+    set.content.inScan = typeof means === 'number' ? means : means === true;
+  }
+
+  /** Whether a scan stays for the answer: as it does now, else the factory's delay, else the shortest there is. */
+  private resumeDelay({ channel, settable, present }: Place, set: SetMarks, say: Say): void {
+    const { delay } = this;
+    if (!delay) return;
+    const wanted = channel.resumeDelay === 'plan' ? this.policy : channel.resumeDelay;
+    const isRight = (index: number) => Number(delay.means[index]) > 0 === (wanted === 'on');
+    const now = Number(present?.[delay.id] ?? delay.factory);
+    const choices = settable.includes(delay.id) ? [now, delay.factory, ...delay.means.keys()] : [now];
+    const index = choices.find(isRight);
+    if (index === undefined) {
+      say({ code: 'resume-delay-differs', severity: 'note', wanted });
+      return;
+    }
+    set.values[delay.id] = index;
+    set.content.resumeDelayS = Number(delay.means[index]);
+  }
 }
 
-/** The priority mark of a place, on a set that marks places. */
-function priorityMark(device: FitDevice, settable: readonly string[], wanted: boolean): Marked {
-  const field = device.field.hasPriority;
-  const list = valuesOf(device, 'hasPriority');
-  if (!field || !list || list === 'unknown' || !settable.includes(field.id)) return {};
-  const index = list.findIndex(({ means }) => means === wanted);
-  return index < 0 ? {} : { values: { [field.id]: index }, content: { hasPriority: wanted } };
-}
-
-/** Whether a scan stays for the answer: the factory's delay where it has one, else the shortest there is. */
-function delay(
-  device: FitDevice,
-  channel: Channel,
-  settable: readonly string[],
-  { present }: WantedSlot,
-  policy: Plan['resumeDelay'],
-): Marked {
-  const field = device.field.resumeDelayS;
-  const list = valuesOf(device, 'resumeDelayS');
-  if (!field || !list || list === 'unknown') return {};
-  const wanted = channel.resumeDelay === 'plan' ? policy : channel.resumeDelay;
-  const seconds = list.map(({ means }) => Number(means));
-  const isRight = (index: number) => (seconds[index] ?? 0) > 0 === (wanted === 'on');
-  const now = Number(present?.[field.id] ?? field.factory);
-  const candidates = [now, Number(field.factory), ...seconds.keys()].filter(isRight);
-  const [index] = settable.includes(field.id) ? candidates : [now].filter(isRight);
-  if (index === undefined) return { finding: { code: 'resume-delay-differs', severity: 'note', wanted } };
-  return { values: { [field.id]: index }, content: { resumeDelayS: seconds[index] ?? 0 } };
+/** A mark that places of a set have, with what each of its values means; none where the set has it not, or nobody looked its values up. */
+function markOf(device: FitDevice, holds: 'inScan' | 'hasPriority' | 'resumeDelayS') {
+  const field = device.field[holds];
+  const list = valuesOf(device, holds);
+  if (!field || !list || list === 'unknown') return undefined;
+  return { id: field.id, factory: Number(field.factory), means: list.map(({ means }) => means) };
 }
 
 /** Gives out what places for priority a set has: marks on its places, or settings that name a number. */

@@ -1,4 +1,4 @@
-import type { Description } from './description';
+import type { Description, Region } from './description';
 import { slotsOf } from './slots';
 
 /** A value as the device itself holds it: a place in a list, hertz for a frequency, text for a name. */
@@ -13,13 +13,18 @@ export interface Memory {
   readonly settings: Readonly<Record<string, number>>;
 }
 
-/** What a slot holds at the factory, or right after a free slot was given a frequency (hertz). */
+/**
+ * What a slot holds at the factory, or right after a free slot was given a frequency (hertz).
+ * @param region where only the fields that a region has are meant
+ */
 export function factoryValues(
   description: Pick<Description, 'fields'>,
   receiveHz?: number,
+  region?: Pick<Region, 'keypad' | 'cable'>,
 ): Record<string, Native> {
   const values: Record<string, Native> = {};
   for (const field of description.fields) {
+    if (region && !region.keypad.includes(field.id) && !region.cable.includes(field.id)) continue;
     const isFrequency = field.holds === 'receiveHz' || field.holds === 'offsetHz';
     if (!isFrequency) values[field.id] = field.factory;
     else if (receiveHz !== undefined)
