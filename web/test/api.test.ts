@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import type { Channel, Plan } from '@umbrex/core/model';
+import { type Channel, headOf, type Plan } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoPlan, ensureWorkspace } from '../../demo/load';
@@ -144,6 +144,48 @@ describe('the plan itself', () => {
     const undo = () => send('POST', '/api/edits/[editId]/undo', { editId: renamed.body.editId }, {});
     expect([(await undo()).status, (await undo()).status]).toEqual([200, 404]);
     expect((await load()).plan.name).toBe(name);
+  });
+  it('keeps what it says of scans and fleet radios, to the letter, and every part of a channel', async () => {
+    const { plan, version } = await load();
+    const head = {
+      ...headOf(plan),
+      resumeDelay: 'off' as const,
+      fleet: { statuses: ['At berth', 'Need help'], calls: [{ name: 'All ferries', fleetId: '199' }] },
+    };
+    const saved = await send('PUT', '/api/plans/[planId]', { planId }, { version, head });
+    expect(saved.status).toBe(200);
+    expect(headOf((await load()).plan)).toEqual(head);
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: saved.body.editId }, {})).status).toBe(
+      200,
+    );
+    expect(headOf((await load()).plan)).toEqual(headOf(plan));
+    const channel = {
+      ...draft(plan, 'Scanned'),
+      scan: 'priority' as const,
+      resumeDelay: 'off' as const,
+      shortNames: ['SCN'],
+    };
+    expect((await add(channel)).status).toBe(201);
+    expect((await load()).plan.channels.at(-1)).toEqual(channel);
+  });
+  it.each([
+    ['a status text that is too long', { statuses: ['A text that is much too long'], calls: [] }],
+    ['a call without an ID', { statuses: [], calls: [{ name: 'All', fleetId: '' }] }],
+    ['a call with letters for an ID', { statuses: [], calls: [{ name: 'All', fleetId: 'ABC' }] }],
+  ])('refuses %s at its path, and keeps what was there', async (_, fleet) => {
+    const { plan, version } = await load();
+    const answer = await send(
+      'PUT',
+      '/api/plans/[planId]',
+      { planId },
+      {
+        version,
+        head: { ...headOf(plan), fleet },
+      },
+    );
+    expect(answer.status).toBe(400);
+    expect(answer.body.findings[0].path).toMatch(/^\/head\/fleet\/(statuses|calls)\/0/);
+    expect((await load()).version).toBe(version);
   });
   it('takes a starter set whole, or not at all from an old version', async () => {
     const before = await load();

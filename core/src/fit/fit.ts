@@ -207,6 +207,8 @@ function settle(
   for (const slot of judgement.slots) {
     const there = used.get(slot.number);
     if (!there && ((isFull && !slot.fixed) || !blocks.allows(channel, slot))) continue;
+    // Only a channel on the same frequency could share it: nothing more is asked of the others.
+    if (there && !slot.fixed && there.content.receiveHz !== judgement.receiveHz) continue;
     const content = judgement.contentAt(slot);
     if (!content || (there && !slot.fixed && !sameContent(there.content, content))) continue;
     const placement = judgement.at(slot);

@@ -22,6 +22,8 @@ export type FitPolicy = Pick<Plan, 'receivePolicy'> & RuleContext;
 /** What a device could do with a channel, best first, before anything is known of the other channels. */
 export interface Judgement {
   readonly channel: Channel;
+  /** Where the set listens for it, in hertz: a repeater hears what our sets send. */
+  readonly receiveHz: number;
   /** `talk` when the placements allow talking, else what is left. */
   readonly outcome: 'talk' | 'listen' | 'no' | 'unknown';
   readonly reasons: readonly Finding[];
@@ -68,16 +70,26 @@ function inSlots(
 export function judge(device: FitDevice, wanted: Channel, policy: FitPolicy): Judgement {
   const belongs = belonging(device, wanted);
   if (!('as' in belongs))
-    return { channel: wanted, outcome: belongs.outcome, reasons: [belongs.reason], ...none };
-  return { ...judgeAs(device, belongs.as, wanted, policy), channel: wanted };
+    return {
+      channel: wanted,
+      receiveHz: wanted.receiveHz,
+      outcome: belongs.outcome,
+      reasons: [belongs.reason],
+      ...none,
+    };
+  const { receiveHz } = belongs.as;
+  return { ...judgeAs(device, belongs.as, wanted, policy), channel: wanted, receiveHz };
 }
 
+/** A judgement of a channel as the set has to hold it. */
+type Judged = Omit<Judgement, 'receiveHz'>;
+
 /** The same for a channel as the set has to hold it; the law is asked about the one in the plan. */
-function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: FitPolicy): Judgement {
+function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: FitPolicy): Judged {
   const wantedReceive = wantedReceiveTone(channel, policy.receivePolicy);
-  const listen = (reasons: readonly Finding[]): Judgement =>
+  const listen = (reasons: readonly Finding[]): Judged =>
     judgeListening(device, channel, wantedReceive, reasons);
-  const verdict = (outcome: 'no' | 'unknown', reasons: readonly Finding[]): Judgement => ({
+  const verdict = (outcome: 'no' | 'unknown', reasons: readonly Finding[]): Judged => ({
     channel,
     outcome,
     reasons,
@@ -150,7 +162,7 @@ function judgeListening(
   channel: Channel,
   wantedReceive: string,
   reasons: readonly Finding[],
-): Judgement {
+): Judged {
   const there = fixedSlotsOn(device, channel);
   const silent = there.filter((slot) => slot.fixed?.transmitHz === null);
   const loud = there.filter((slot) => slot.fixed?.transmitHz !== null);

@@ -1,6 +1,7 @@
 import { alertOutcome, isSameArea, tryAlerts } from '@umbrex/core/air';
 import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
 import { type Alerts, factoryMemory } from '@umbrex/core/model';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { plan } from '../support/plans';
@@ -82,4 +83,44 @@ describe('an alert radio', () => {
   });
   it('that the plan has no transmitter for is not tried', () =>
     expect(outcomes('slot-alert', { ...ALERTS, weatherHz: 'unknown' })).toEqual([]));
+});
+
+describe('for any areas and any reach', () => {
+  const area = fc
+    .tuple(fc.constantFrom('0', '1', '5'), fc.constantFrom('99', '48'), fc.integer({ min: 1, max: 9 }))
+    .map(([part, state, county]) => `${part}${state}00${county}`);
+  const alerts = fc.record({
+    areas: fc.uniqueArray(area, { minLength: 1, maxLength: 30 }),
+    reach: fc.constantFrom('one' as const, 'list' as const, 'everywhere' as const),
+    weatherHz: fc.constantFrom(162_400_000, 162_475_000, 162_550_000),
+    silent: fc.uniqueArray(fc.constantFrom('SPS' as const, 'RWT' as const, 'FFA' as const, 'TOR' as const)),
+  });
+  it.each(['menu-alert', 'slot-alert'])('%s sounds as the plan wants, or something says why not', (id) =>
+    fc.assert(
+      fc.property(alerts, (wanted) => {
+        const description = shipped(id);
+        const fit = fitPlan({ ...plan([]), alerts: wanted }, fitDevice(description));
+        const said = new Set(fit.findings.map(({ code }) => code));
+        const trials = tryAlerts(wanted, description, memoryAfter(fit.image));
+        expect(trials.filter(({ about }) => about === 'area')).toHaveLength(wanted.areas.length);
+        for (const { about, message, wanted: shall, outcome } of trials) {
+          if (outcome.sounds === shall) continue;
+          const why = {
+            area: [
+              'alert-areas-left-out',
+              'alert-reach-not-here',
+              'alert-areas-ignored',
+              'alert-warning-silent',
+            ],
+            neighbour: ['alert-reach-not-here'],
+            event: ['alert-always-on', 'alert-no-switch', 'alert-reach-not-here'],
+          }[about];
+          // Set to one area, it also sounds for others that are part of the same county.
+          const alike = isSameArea(wanted.areas[0] ?? '', message.areas[0] ?? '');
+          expect(why.some((code) => said.has(code as never)) || (about === 'area' && alike)).toBe(true);
+        }
+      }),
+      { numRuns: 200 },
+    ),
+  );
 });

@@ -3,6 +3,7 @@ import { prepare } from '@umbrex/core/flow';
 import { heldFrom, writeMemory } from '@umbrex/core/formats';
 import { heldMemory, slotReader, slotsOf } from '@umbrex/core/model';
 import { CableSet, loadByFile } from '@umbrex/core/procedure';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { channel, plan, unit } from '../support/plans';
@@ -95,4 +96,30 @@ describe('fleet signalling', () => {
       `/slots/${file.slots.indexOf(own)}/values/fid`,
     ]);
   });
+});
+
+describe('for any fleet', () => {
+  const id = fc.oneof(
+    fc.integer({ min: 0, max: 120 }).map((n) => String(n).padStart(3, '0')),
+    fc.constantFrom('', '7', '1234', 'A12'),
+  );
+  it('every sheet proves; a call list has exactly the others that can be called, and never the set itself', () =>
+    fc.assert(
+      fc.property(fc.array(id, { minLength: 2, maxLength: 45 }), (ids) => {
+        const sets = ids.map((fleetId, i) => set(i + 1, `Boat ${i}`, fleetId));
+        const [mine, ...others] = sets as [(typeof sets)[0], ...typeof sets];
+        const { fit, proof } = prepare({ ...wanted, channels: [] }, FLEET, mine, others);
+        expect(proof.firstDifference).toBeNull();
+        const held = entries(fit.image);
+        const called = Object.entries(held).flatMap(([label, [fleetId]]) =>
+          label.startsWith('CALL') && fleetId !== '199' ? [fleetId] : [],
+        );
+        const could = others.map(({ fleetId }) => fleetId).filter((fleetId) => /^\d{3}$/.test(fleetId));
+        expect(called).toEqual(could.sort().slice(0, 31));
+        const isGood =
+          /^\d{3}$/.test(mine.fleetId) && !others.some(({ fleetId }) => fleetId === mine.fleetId);
+        expect(held['OWN ID']?.[0]).toBe(isGood ? mine.fleetId : undefined);
+      }),
+      { numRuns: 100 },
+    ));
 });
