@@ -1,10 +1,18 @@
 import { fileURLToPath } from 'node:url';
 import { reviewPlan } from '@umbrex/core/check';
 import type { Finding } from '@umbrex/core/findings';
-import { fitDevice, fitPlan, numberFleet, numberingKinds, numberingWishes } from '@umbrex/core/fit';
+import {
+  fitDevice,
+  fitPlan,
+  memoryAfter,
+  numberFleet,
+  numberingKinds,
+  numberingWishes,
+} from '@umbrex/core/fit';
 import { prepare, talkers, triedAs } from '@umbrex/core/flow';
 import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
 import type { Description, Plan } from '@umbrex/core/model';
+import { proveCopy } from '@umbrex/core/procedure';
 import { adviseTones } from '@umbrex/core/tones';
 import { shippedDescriptions } from '../../devices/read';
 import { type Outcome, parseOptions, readDevices, readFile, readUnitFile, UsageError } from './read';
@@ -140,13 +148,15 @@ export function provePatterns([path = DEMO_PLAN, ...more]: readonly string[]): O
   const plan = readFile(path, readPlan);
   if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
   const patterns = shippedDescriptions().map((description) => {
-    const { sheet, proof } = prepare(plan.value, description, triedAs(description, plan.value));
+    const { fit, sheet, proof } = prepare(plan.value, description, triedAs(description, plan.value));
+    const copying = proveCopy(description, memoryAfter(fit.image), fit.image.before);
     return {
       id: description.id,
-      proven: proof.proven,
+      // A kind that is copied from set to set is proven in that way too.
+      proven: proof.proven && copying?.proven !== false,
       steps: sheet.steps.length,
       presses: sheet.presses,
-      firstDifference: proof.firstDifference,
+      firstDifference: proof.firstDifference ?? copying?.firstDifference ?? null,
     };
   });
   return { ok: patterns.every(({ proven }) => proven), json: { patterns } };

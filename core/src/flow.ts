@@ -78,15 +78,23 @@ function withIdentity(
   };
 }
 
-/** What a kind of device needs to be known of it to be tried on a plan: a repeater carries the plan's first pair. */
+/**
+ * What a kind of device needs to be known of it to be tried on a plan: a repeater carries the plan's first pair, a set of a fleet has an
+ * ID of its own. None for the others.
+ */
 export function triedAs(description: Description, plan: Plan): UnitState | undefined {
-  if (description.kind !== 'repeater') return undefined;
+  const repeats = description.kind === 'repeater';
+  if (!repeats && !hasIdentity(description)) return undefined;
   const pair = plan.channels.find((channel) => kindOf(channel) === 'repeater');
+  const { identity } = description;
+  const digits = typeof identity === 'object' ? identity.digits : 1;
   return {
     keeps: [],
     accepts: [],
     holds: { what: 'factory', on: 'unknown', places: [], settings: {} },
-    carries: pair?.id ?? null,
+    carries: repeats ? (pair?.id ?? null) : null,
+    nickname: description.title,
+    fleetId: '1'.padStart(digits, '0'),
   };
 }
 
