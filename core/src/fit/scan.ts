@@ -46,6 +46,7 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
     if (slot && priority.take(slot)) hasPriority.add(number);
     else say(channel, priority.refusal());
   }
+  priority.release(placed);
   const slots = new Map(placed);
   const marks = new Marks(device, plan.resumeDelay ?? 'on');
   for (const { number, wanted, channel } of places) {
@@ -197,6 +198,18 @@ class PriorityPlaces {
     this.settings[setting.id] = index;
     this.taken++;
     return true;
+  }
+
+  /** Takes priority from places that hold a channel of the plan now which shall not have it, where a setting still names them. */
+  release(placed: ReadonlyMap<number, WantedSlot>): void {
+    const { description, lists, present } = this.device;
+    for (const id of this.settingsLeft) {
+      const setting = description.settings.find((candidate) => candidate.id === id);
+      const list = lists[setting?.list ?? ''] ?? [];
+      const named = list[present.settings[id] ?? setting?.factory ?? 0]?.means;
+      const none = list.findIndex(({ means }) => means === 'none');
+      if (typeof named === 'number' && placed.has(named) && none >= 0) this.settings[id] = none;
+    }
   }
 
   refusal(): Finding {

@@ -1,6 +1,6 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import type { Channel, Plan } from '@umbrex/core/model';
+import { type Channel, factoryMemory, type Plan } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { PROVABLE, shipped } from '../support/devices';
 import { channel, plan, uuid } from '../support/plans';
@@ -49,6 +49,14 @@ describe('what a scan does with each channel', () => {
       ['Rescue', undefined],
       ['Second', 'priority-not-here'],
     ]);
+  });
+  it('takes priority from a place that holds a channel of the plan which shall not have it, and leaves the holder’s own', () => {
+    const description = shipped('field-mobile');
+    const factory = factoryMemory(description);
+    // The lists of numbers begin with NONE: 1 is channel 1, which the plan fills, and 91 is channel 91, which it does not.
+    const held = { ...factory, settings: { ...factory.settings, prioA: 1, prioB: 91 } };
+    const { settings } = fitPlan(plan([dispatch]), fitDevice(description, held)).image;
+    expect(settings).toEqual({ prioA: 0 });
   });
   it('puts groups into scan sets in their order, the last set takes the rest', () => {
     const groups = [1, 2, 3, 4].map((n) => ({ id: uuid(900 + n), name: `G${n}`, note: '' }));

@@ -1,0 +1,116 @@
+import { readFileSync } from 'node:fs';
+import { tryAlerts } from '@umbrex/core/air';
+import { reviewPlan } from '@umbrex/core/check';
+import type { Finding } from '@umbrex/core/findings';
+import { fitBoard, memoryAfter } from '@umbrex/core/fit';
+import { prepare, triedAs } from '@umbrex/core/flow';
+import { type Channel, type Description, PlanSchema, UnitSchema } from '@umbrex/core/model';
+import { readBackLines, settingLines } from '@umbrex/core/procedure';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { shippedDescriptions } from '../../devices/read';
+import { trialText } from '../src/messages/alerts';
+import { contentBrief, scanBrief } from '../src/messages/contents';
+import { findingText } from '../src/messages/findings';
+
+const read = (name: string) =>
+  JSON.parse(readFileSync(new URL(`../../demo/${name}`, import.meta.url), 'utf8'));
+const PLAN = PlanSchema.parse(read('ostrel-plan.json'));
+const UNITS = z.array(UnitSchema).parse(read('ostrel-units.json'));
+const KINDS = shippedDescriptions();
+
+/** A sentence begins large and ends with a stop, and nothing of the program shows in it. */
+function expectSentence(text: string, about: unknown): void {
+  expect(text, JSON.stringify(about)).not.toMatch(/undefined|NaN|null|\[object|Infinity|\{|\}| {2}/);
+  expect(text, JSON.stringify(about)).toMatch(/^[\p{Lu}\d“].*[.?:]$/su);
+}
+
+function expectWords(findings: readonly Finding[]): void {
+  for (const finding of findings) {
+    const { what, more, help } = findingText(finding);
+    for (const text of [what, more, help]) if (text !== undefined) expectSentence(text, finding);
+  }
+}
+
+/** All that is said of a plan: by itself, on every device, on every sheet. */
+function allFindings(plan: typeof PLAN, kinds: readonly Description[] = KINDS): Finding[] {
+  const board = fitBoard(plan, UNITS, KINDS);
+  return [
+    ...reviewPlan(plan).map(({ finding }) => finding),
+    ...board.kinds.flatMap(({ cells }) => cells.flatMap(({ findings }) => findings)),
+    ...Object.values(board.unitFindings).flat(),
+    ...kinds.flatMap((kind) => {
+      const { fit, sheet, proof } = prepare(plan, kind, triedAs(kind, plan));
+      return [...fit.findings, ...sheet.findings, ...proof.findings];
+    }),
+  ];
+}
+
+describe('what is said of the demo', () => {
+  it('is whole sentences, finding by finding', () => {
+    const findings = allFindings(PLAN);
+    expect(new Set(findings.map(({ code }) => code)).size).toBeGreaterThan(30);
+    expectWords(findings);
+  });
+  it('says of every place what it holds, and of a scan what it does there', () => {
+    for (const kind of KINDS) {
+      const { fit, sheet } = prepare(PLAN, kind, triedAs(kind, PLAN));
+      for (const { content, number } of readBackLines(kind, fit.image, sheet)) {
+        expect(contentBrief(content), `${kind.id} ${number}`).toMatch(/\S/);
+        expect(`${contentBrief(content)}${scanBrief(content)}`).not.toMatch(/undefined|NaN|null/);
+      }
+      for (const { title, shall } of settingLines(kind, fit.image)) expect([title, shall]).not.toContain('');
+    }
+  });
+  it('says of every made-up alert what comes of it', () => {
+    const alerts = PLAN.alerts;
+    if (!alerts) throw new Error('the demo has no alert radios');
+    for (const reach of ['one', 'list', 'everywhere'] as const)
+      for (const kind of KINDS.filter((one) => one.kind === 'alert')) {
+        const plan = { ...PLAN, alerts: { ...alerts, reach } };
+        const memory = memoryAfter(prepare(plan, kind).fit.image);
+        for (const trial of tryAlerts(plan.alerts, kind, memory)) expectSentence(trialText(trial), trial);
+      }
+  });
+});
+
+describe('what is said of a plan that somebody spoilt', () => {
+  const spoilt = fc.record({
+    index: fc.nat(PLAN.channels.length - 1),
+    change: fc.constantFrom<Partial<Channel>>(
+      { transmitTone: 'unknown' },
+      { receiveTone: 'unknown', receivePolicy: 'closed' },
+      { transmitTone: 'D023N', receiveTone: 'D047I' },
+      { bandwidth: 'unknown', mode: 'digital' },
+      { service: 'other', access: 'unknown' },
+      { name: 'Gannet Top' },
+      { name: 'É', shortNames: ['ÉÉ'] },
+      { scan: 'priority', resumeDelay: 'off' },
+      { receiveHz: 462_550_001 },
+      {
+        transmitHz: null,
+        transmitTone: 'off',
+        trunk: { network: 'County', carries: 'calls', isLocal: 'unknown' },
+      },
+    ),
+  });
+  it('is whole sentences as well', () =>
+    fc.assert(
+      fc.property(
+        fc.array(spoilt, { minLength: 1, maxLength: 12 }),
+        fc.constantFrom('US' as const, 'AU' as const, 'EU' as const, 'other' as const),
+        fc.constantFrom('open' as const, 'closed' as const),
+        (changes, country, receivePolicy) => {
+          const channels = [...PLAN.channels];
+          for (const { index, change } of changes) {
+            const before = channels[index];
+            if (!before || (before.transmitHz === null && change.transmitTone)) continue;
+            channels[index] = { ...before, ...change };
+          }
+          expectWords(allFindings({ ...PLAN, channels, country, receivePolicy }, KINDS.slice(0, 6)));
+        },
+      ),
+      { numRuns: 15 },
+    ));
+});
