@@ -1,6 +1,6 @@
 import { axeFindings, expect, open, planPath, test } from './support';
 
-test('a channel gets priority and another is left out; the scanner’s sheet sets the marks', async ({
+test('a channel gets priority, a broadcast is left out; the scanner’s sheet sets the marks', async ({
   page,
 }) => {
   const path = await planPath(page);
@@ -12,7 +12,6 @@ test('a channel gets priority and another is left out; the scanner’s sheet set
     await expect(page.getByRole('button', { name: new RegExp(`^${channel} `) })).toContainText(then);
   };
   await choose('Ridge path', 'priority', 'priority in scans');
-  await choose('Quarry', 'out', 'not in scans');
   await open(page, path);
   await page.getByLabel('Scans, after a call').selectOption('move on at once, to hear more places');
   await page.getByRole('button', { name: 'Save plan' }).click();
@@ -25,12 +24,11 @@ test('a channel gets priority and another is left out; the scanner’s sheet set
   // One priority in each bank: Watch direct comes first in the plan, and the other one stands beside it.
   await expect(row('Watch direct')).toContainText('in, priority, no delay');
   await expect(row('Ridge path')).toContainText('in, no delay');
-  await expect(row('Quarry')).toContainText('left out');
+  await expect(row('Weather 162.400')).toContainText('left out');
   await expect(page.getByText('Change the delay to 0 S.').first()).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
 
   await choose('Ridge path', 'usual', 'open');
-  await choose('Quarry', 'usual', 'open');
   await open(page, path);
   await page.getByLabel('Scans, after a call').selectOption('stay for the answer, for conversations');
   await page.getByRole('button', { name: 'Save plan' }).click();

@@ -111,6 +111,6 @@ describe('what is said of a plan that somebody spoilt', () => {
           expectWords(allFindings({ ...PLAN, channels, country, receivePolicy }, KINDS.slice(0, 6)));
         },
       ),
-      { numRuns: 15 },
+      { numRuns: 8 },
     ));
 });
