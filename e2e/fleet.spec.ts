@@ -101,22 +101,31 @@ test('killed 50 times while it writes: every edit it acknowledged is there, and 
   for (let round = 0; round < 50; round++) {
     const served = await signedIn();
     let running = true;
+    let answered = 0;
     const write = async () => {
       while (running) {
         const id = randomUUID();
         const single = await served
           .call('POST', '/api/people', { value: { id, name: `Single ${id}` } })
           .catch(() => null);
-        if (single?.status === 201) acknowledged.push(id);
+        if (single?.status === 201) {
+          acknowledged.push(id);
+          answered++;
+        }
         const ids = Array.from({ length: 12 }, () => randomUUID());
         batches.push(ids);
         const people = ids.map((each) => ({ id: each, name: `Batch ${each}` }));
         const batch = await served.call('POST', '/api/roster/import', { people }).catch(() => null);
-        if (batch?.status === 201) acknowledged.push(...ids);
+        if (batch?.status === 201) {
+          acknowledged.push(...ids);
+          answered++;
+        }
       }
     };
     const writers = [write(), write()];
-    await new Promise((resolve) => setTimeout(resolve, 60 + ((round * 37) % 190)));
+    // It is killed in the middle of its work, however fast the machine is: after some answers, and then at any moment.
+    while (answered < 1 + (round % 4)) await new Promise((resolve) => setTimeout(resolve, 5));
+    await new Promise((resolve) => setTimeout(resolve, (round * 37) % 60));
     await served.kill();
     killed++;
     running = false;
@@ -125,7 +134,7 @@ test('killed 50 times while it writes: every edit it acknowledged is there, and 
   const served = await signedIn();
   const people = await (await served.call('GET', '/api/roster/export?what=people&as=csv')).text();
   expect(killed).toBe(50);
-  expect(acknowledged.length).toBeGreaterThan(200);
+  expect(acknowledged.length).toBeGreaterThan(100);
   expect(acknowledged.filter((id) => !people.includes(id))).toEqual([]);
   const there = batches.map((ids) => ids.filter((id) => people.includes(id)).length);
   expect(there.filter((n) => n !== 0 && n !== 12)).toEqual([]);
