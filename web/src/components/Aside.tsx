@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useEffectEvent } from 'react';
 
 /** The right-hand drawer of a desk: beside the list on wide screens, over its foot on phones. Escape closes it. */
 export function Aside({
@@ -12,6 +12,15 @@ export function Aside({
   close: () => void;
   children: ReactNode;
 }) {
+  // A button that goes dead when its form is saved leaves the focus nowhere: Escape closes from there too.
+  const fromNowhere = useEffectEvent((event: KeyboardEvent) => {
+    if (event.key === 'Escape' && document.activeElement === document.body) close();
+  });
+  useEffect(() => {
+    if (!open) return;
+    document.addEventListener('keydown', fromNowhere);
+    return () => document.removeEventListener('keydown', fromNowhere);
+  }, [open]);
   return (
     <aside
       aria-label={label}

@@ -8,6 +8,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useId } from 'react';
+import { Aside } from '../../components/Aside';
 import { TakeInFile } from '../../components/TakeInFile';
 import { savePlanHead } from '../desk/deskStore';
 import { ChannelDrawer } from './ChannelDrawer';
@@ -84,14 +85,12 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
           </SortableContext>
         </DndContext>
       </div>
-      <aside
-        aria-label={selected ? `Details of ${selected.name}` : 'This plan'}
-        className={`border-base-300 bg-base-100 p-5 lg:sticky lg:top-[4.3rem] lg:h-[calc(100vh-4.3rem)] lg:overflow-y-auto lg:border-l ${selected ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:max-h-[75vh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:border-base-content max-lg:pb-20 max-lg:shadow-2xl' : 'max-lg:border-t'}`}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape' && selected) {
-            select(null);
-            document.getElementById(`open-${selected.id}`)?.focus();
-          }
+      <Aside
+        label={selected ? `Details of ${selected.name}` : 'This plan'}
+        open={selected !== undefined && selected !== null}
+        close={() => {
+          select(null);
+          if (selected) document.getElementById(`open-${selected.id}`)?.focus();
         }}
       >
         {selected ? (
@@ -113,7 +112,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
         ) : (
           <ThisPlan {...props} />
         )}
-      </aside>
+      </Aside>
     </div>
   );
 }
