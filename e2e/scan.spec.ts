@@ -48,7 +48,9 @@ test('fleet radios get their ID, the calls and the status texts of the plan; wha
   await expect(save).toBeDisabled();
   await texts.fill('At berth, Under way, Need help, Off duty, Fuel low');
   await calls.fill('All ferries');
-  await expect(page.getByText('Write each call as its name and its ID')).toBeVisible();
+  await expect(
+    page.getByText('Write each call as its name, of at most 20 letters, and its ID'),
+  ).toBeVisible();
   await calls.fill('All ferries 199, Everybody 1999');
   await save.click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();

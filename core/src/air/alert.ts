@@ -62,8 +62,9 @@ export interface AlertTrial {
   readonly outcome: AlertOutcome;
 }
 
-/** A warning that no plan of sound mind switches off. */
-const URGENT = 'TOR';
+/** Warnings to try a set with, the first that the plan does not silence; the national one is never switched off (47 CFR 11.31). */
+const URGENT = ['TOR', 'EVI', 'FFW', 'SVR'];
+const NATIONAL = 'EAN';
 
 /**
  * Tries a set on messages that follow from the plan: one for each of its areas, one for a county that is not among them, and one for
@@ -71,16 +72,19 @@ const URGENT = 'TOR';
  */
 export function tryAlerts(alerts: Alerts, description: Description, memory: Memory): AlertTrial[] {
   const { areas, silent, weatherHz, reach } = alerts;
+  const isSilent = (code: string) => silent.some((event) => event === code);
   if (weatherHz === 'unknown') return [];
+  const urgent = URGENT.find((code) => !isSilent(code)) ?? NATIONAL;
   const trial = (about: AlertTrial['about'], event: string, area: string, wanted: boolean): AlertTrial => {
     const message = { hz: weatherHz, event, areas: [area] };
     return { about, message, wanted, outcome: alertOutcome(description, memory, message) };
   };
   const other = countyBeside(areas);
+  const [first = '000000'] = areas;
   return [
-    ...areas.map((area, i) => trial('area', URGENT, area, reach !== 'one' || i === 0)),
-    ...(other === undefined ? [] : [trial('neighbour', URGENT, other, reach === 'everywhere')]),
-    ...silent.map((event) => trial('event', event, areas[0] ?? '000000', false)),
+    ...areas.map((area) => trial('area', urgent, area, reach !== 'one' || isSameArea(first, area))),
+    ...(other === undefined ? [] : [trial('neighbour', urgent, other, reach === 'everywhere')]),
+    ...silent.map((event) => trial('event', event, first, false)),
   ];
 }
 

@@ -103,8 +103,7 @@ class Marks {
       if (index >= 0) set.content.hasPriority = hasPriority;
     }
     this.resumeDelay(place, set, say);
-    for (const _ in set.values) return set;
-    return null;
+    return Object.keys(set.values).length > 0 ? set : null;
   }
 
   /** Whether a scan comes by. Where the mark stays as it is against the plan, that is said. */

@@ -73,6 +73,7 @@ export class VirtualDevice {
     this.mode = this.behaviour.start;
     this.at = this.slots.findIndex(({ number }) => number === this.behaviour.startNumber);
     if (this.at < 0) throw new RangeError(`startNumber: ${this.behaviour.startNumber}`);
+    this.beginRound();
   }
 
   /** Lets one event happen. */
@@ -194,12 +195,17 @@ export class VirtualDevice {
     this.nowMs = until;
   }
 
-  /** Goes to a mode; one that scans or searches begins its round. */
+  /** Goes to another mode; a scan or search that was going on ends. */
   private enter(mode: string): void {
     if (mode === this.mode) return;
     this.mode = mode;
     this.ears.end();
-    const kind = this.behaviour.modes[mode]?.scans;
+    this.beginRound();
+  }
+
+  /** Begins to scan or to search where the present mode does. */
+  private beginRound(): void {
+    const kind = this.behaviour.modes[this.mode]?.scans;
     if (kind) this.ears.begin(kind === 'bands' ? kind : this.placeStops(), this.nowMs, this.slot().number);
   }
 

@@ -173,10 +173,9 @@ describe('for any plan', () => {
             });
             const { receiveHz: hz, receiveTone: tone = 'off' } = place.content;
             device.receive([{ hz, tone, fromMs: 0, toMs: 600_000 }]);
-            // The network scanner scans as it comes on; a key goes away from it, and another one back.
-            if (id === 'network-scanner') press(device, 'net', 'scan');
-            else if (id === 'field-mobile') press(device, 'power', 'open');
-            else press(device, sidekey ? 'side' : 'scan');
+            // The network scanner scans as it comes on.
+            if (id === 'field-mobile') press(device, 'power', 'open');
+            else if (id !== 'network-scanner') press(device, sidekey ? 'side' : 'scan');
             wait(device, 60_000);
             const stops = device.caught().catches.some(({ number }) => number === slot.number);
             const alone = slotsOf(description).filter(

@@ -1,7 +1,7 @@
 import { type ALERT_EVENT_KINDS, ALERT_EVENTS, SERVICES } from '@umbrex/core/facts';
 import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
@@ -22,6 +22,8 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
   const [text, setText] = useState((alerts?.areas ?? []).join(', '));
   const { reach, weatherHz, silent } = alerts ?? NONE;
   const [isWrong, setWrong] = useState(false);
+  // It begins with what is saved: whatever was wrong in the form before it is gone.
+  useEffect(() => setGood(true), [setGood]);
   const write = (next: string) => {
     setText(next);
     const areas = next.split(/[\s,;]+/).filter(Boolean);

@@ -1,5 +1,5 @@
 import { type Fleet, FleetSchema } from '@umbrex/core/model';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
 
 interface Props {
@@ -28,6 +28,8 @@ export function FleetForm({ fleet, change, setGood }: Props) {
   const [statuses, setStatuses] = useState(fleet.statuses.join(', '));
   const [calls, setCalls] = useState(fleet.calls.map(({ name, fleetId }) => `${name} ${fleetId}`).join(', '));
   const [fault, setFault] = useState('');
+  // It begins with what is saved: whatever was wrong in the form before it is gone.
+  useEffect(() => setGood(true), [setGood]);
   const write = (nextStatuses: string, nextCalls: string) => {
     setStatuses(nextStatuses);
     setCalls(nextCalls);
@@ -38,7 +40,7 @@ export function FleetForm({ fleet, change, setGood }: Props) {
       where === 'statuses'
         ? 'Each status text has at most 16 letters; at most 32 of them.'
         : where === 'calls'
-          ? 'Write each call as its name and its ID, as Everybody 199.'
+          ? 'Write each call as its name, of at most 20 letters, and its ID, as Everybody 199.'
           : '',
     );
     if (parsed.success) change(parsed.data);

@@ -32,16 +32,15 @@ export function RecordDeskView(props: Props) {
       {...(help !== undefined && { help })}
     />
   );
-  const at = (prefix: string) => outcome.findings.filter(({ path = '' }) => path.startsWith(prefix));
-  const faults = HEAD_FAULTS.filter(({ path }) =>
-    at(path).some((finding) => finding.path === path || path === '/opposite'),
-  );
+  const at = (prefix: string) =>
+    outcome.findings.filter(({ path = '' }) => `${path}/`.startsWith(`${prefix}/`));
+  const faults = HEAD_FAULTS.filter(({ path }) => at(path).length > 0);
   const shown = new Set([
     ...HEAD_FAULTS.flatMap(({ path }) => at(path)),
     ...at('/place'),
     ...at('/letters'),
-    ...written.fields.flatMap((_, i) => at(`/fields/${i}/`)),
-    ...written.settings.flatMap((_, i) => at(`/settings/${i}/`)),
+    ...written.fields.flatMap((_, i) => at(`/fields/${i}`)),
+    ...written.settings.flatMap((_, i) => at(`/settings/${i}`)),
   ]);
   const rest = outcome.findings.filter((finding) => !shown.has(finding));
   return (
@@ -79,7 +78,7 @@ export function RecordDeskView(props: Props) {
           task={task}
           text={props.textOf(task.id)}
           set={(change) => props.setText(task.id, change)}
-          findings={task.index < 0 ? [] : at(`/${task.id.split('/')[0]}/${task.index}/`)}
+          findings={task.index < 0 ? [] : at(`/${task.id.split('/')[0]}/${task.index}`)}
         />
       ))}
       {props.named && (
