@@ -1,12 +1,18 @@
 import { defineConfig } from '@playwright/test';
 
-const port = Number(process.env.E2E_PORT ?? 4591);
+// Run by scripts/e2e.mjs, which makes the databases: npm run test:e2e
 
 export default defineConfig({
   testDir: './e2e',
+  // Each spec file has a database and a server of its own (e2e/house.ts); its tests follow one another.
   fullyParallel: false,
-  workers: 1,
+  workers: 2,
   retries: 0,
+  // The longest ones first, so that the two workers end together.
+  projects: [
+    { name: 'long', testMatch: /(fleet|everywhere)\.spec\.ts/ },
+    { name: 'rest', testIgnore: /(fleet|everywhere)\.spec\.ts/ },
+  ],
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json']],
   outputDir: './test-results/e2e',
@@ -14,7 +20,6 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 20_000 },
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
     timezoneId: 'America/New_York',
@@ -31,15 +36,5 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-  },
-  webServer: {
-    // Playwright starts the web server before its global setup, so the throw-away database is made here.
-    command: './scripts/pg.sh run node scripts/e2e-server.mjs',
-    url: `http://127.0.0.1:${port}/api/health`,
-    env: { E2E_PORT: String(port) },
-    reuseExistingServer: false,
-    timeout: 240_000,
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-    stdout: 'pipe',
   },
 });

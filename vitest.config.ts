@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // Both cores: the default leaves one of them idle.
+    maxWorkers: 2,
     projects: [
       {
         test: {
@@ -10,6 +12,8 @@ export default defineConfig({
           root: './core',
           include: ['test/**/*.test.ts'],
           environment: 'node',
+          // Nothing in core keeps state: files may share a worker, and what it has loaded.
+          isolate: false,
           testTimeout: 120_000,
         },
       },
@@ -30,7 +34,7 @@ export default defineConfig({
           include: ['test/**/*.test.ts'],
           environment: 'node',
           globalSetup: ['./test/database.ts'],
-          fileParallelism: false,
+          setupFiles: ['./test/ownDatabase.ts'],
           testTimeout: 120_000,
         },
       },

@@ -6,8 +6,8 @@ import { Fleet, type Served } from '../scripts/fleet';
 
 let fleet: Fleet;
 test.describe.configure({ mode: 'serial' });
-test.beforeAll(() => {
-  fleet = new Fleet();
+test.beforeAll(async () => {
+  fleet = await Fleet.make();
 });
 test.afterAll(() => fleet.end());
 

@@ -239,7 +239,7 @@ test.describe('somebody who is not signed in', () => {
 test('from nothing to a first sheet on one’s own machine, by keys, with no account in the way; then the first account', async ({
   browser,
 }) => {
-  const fleet = new Fleet(false);
+  const fleet = await Fleet.make(false);
   try {
     const { url } = await fleet.serve();
     const page = await (

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { test as base, expect, type Page } from '@playwright/test';
+import { House } from './house';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -11,11 +12,22 @@ export type DemoRole = 'coordinator' | 'editor' | 'member' | 'observer' | null;
  * A test whose page must not say anything on its console, and whose content policy nothing may break. Signed in as the demo's
  * coordinator, or as `test.use({ role })` says.
  */
-export const test = base.extend<{ role: DemoRole; signedIn: undefined; quiet: undefined }>({
+export const test = base.extend<{ role: DemoRole; signedIn: undefined; quiet: undefined }, { house: House }>({
   role: ['coordinator', { option: true }],
+  house: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright wants to see what a fixture needs.
+    async ({}, use) => {
+      const house = new House();
+      await use(house);
+      await house.end();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  /** Each spec file has a database and a server of its own, so that none leans on what another leaves behind. */
+  baseURL: async ({ house }, use, info) => use(await house.addressFor(info.file)),
   signedIn: [
-    async ({ context, role }, use) => {
-      if (role) expect((await context.request.post('/api/session/demo', { data: { role } })).ok()).toBe(true);
+    async ({ context, role, house, baseURL }, use) => {
+      if (role && baseURL) await context.addCookies(await house.sessionOf(role, baseURL));
       await use(undefined);
     },
     { auto: true },

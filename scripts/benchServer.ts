@@ -11,7 +11,7 @@ const ROUNDS = 7;
 
 ensurePostgres();
 ensureBuild();
-const fleet = new Fleet();
+const fleet = await Fleet.make();
 try {
   const served = await fleet.serve();
   await served.signIn();

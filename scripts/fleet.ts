@@ -1,27 +1,51 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
+import pg from 'pg';
 
 const ROOT = join(import.meta.dirname, '..');
 
-/** A database of one's own, and production servers on it, each started, killed and started again at will. */
+/**
+ * A database of one's own, and production servers on it, each started, killed and started again at will. In a run of the end-to-end
+ * tests the database is copied from one that was made once (`scripts/e2e.mjs`); elsewhere it gets a server of its own.
+ */
 export class Fleet {
-  private readonly home = mkdtempSync('/tmp/umbrex-fleet.');
   private readonly servers: ChildProcess[] = [];
-  readonly databaseUrl: string;
+
+  private constructor(
+    readonly databaseUrl: string,
+    private readonly demo: boolean,
+    private readonly drop: () => Promise<void>,
+  ) {}
 
   /** @param demo without it, the first workspace is empty and nobody has an account */
-  constructor(private readonly demo = true) {
-    this.databaseUrl = this.pg('start');
-    this.npm('tsx', ['scripts/migrate.ts', ...(demo ? ['--demo'] : [])]);
-  }
+  static async make(demo = true): Promise<Fleet> {
+    const base = process.env.UMBREX_TEMPLATES;
+    if (base) return copied(base, demo);
+    const home = mkdtempSync('/tmp/umbrex-fleet.');
+    const control = (command: string) =>
+      execFileSync(join(ROOT, 'scripts/pg.sh'), [command], {
+        encoding: 'utf8',
+        env: { ...process.env, PG_HOME: home },
+      }).trim();
+    const fleet = new Fleet(control('start'), demo, async () => {
+      control('stop');
+      rmSync(home, { recursive: true, force: true });
+    });
+    fleet.npm('tsx', ['scripts/migrate.ts', ...(demo ? ['--demo'] : [])]);
+    return fleet;
 
-  private pg(command: string): string {
-    const env = { ...process.env, PG_HOME: this.home };
-    return execFileSync(join(ROOT, 'scripts/pg.sh'), [command], { encoding: 'utf8', env }).trim();
+    async function copied(url: string, demo: boolean): Promise<Fleet> {
+      const name = `copy_${randomUUID().replaceAll('-', '')}`;
+      await query(url, `create database ${name} template ${demo ? 'template_demo' : 'template_empty'}`);
+      const own = new URL(url);
+      own.pathname = `/${name}`;
+      return new Fleet(own.href, demo, () => query(url, `drop database ${name} with (force)`));
+    }
   }
 
   /** Runs a program of the installed packages on this database; answers what it said. */
@@ -66,8 +90,7 @@ export class Fleet {
   async end(): Promise<void> {
     for (const child of this.servers)
       if (child.exitCode === null && child.signalCode === null) child.kill('SIGKILL');
-    this.pg('stop');
-    rmSync(this.home, { recursive: true, force: true });
+    await this.drop();
   }
 }
 
@@ -105,6 +128,16 @@ export class Served {
     this.child.kill('SIGTERM');
     const [code] = await gone;
     return code as number;
+  }
+}
+
+async function query(url: string, text: string): Promise<void> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    await client.query(text);
+  } finally {
+    await client.end();
   }
 }
 

@@ -132,15 +132,22 @@ function sourceMark() {
   return hash.digest('hex');
 }
 
-/** Builds the application when its sources changed since the last build. */
-export function ensureBuild() {
+/** Whether the application is to be built anew, and how a build that went well is kept in mind. */
+export function buildMark() {
   const markFile = join(ROOT, 'web/dist/.mark');
   const mark = sourceMark();
-  if (existsSync(markFile) && readFileSync(markFile, 'utf8') === mark) return;
+  const isOld = !existsSync(markFile) || readFileSync(markFile, 'utf8') !== mark;
+  return { isOld, keep: () => writeFileSync(markFile, mark) };
+}
+
+/** Builds the application when its sources changed since the last build. */
+export function ensureBuild() {
+  const { isOld, keep } = buildMark();
+  if (!isOld) return;
   say('Building (half a minute)…');
   if (run('npm', ['run', '-s', 'build'], { env: withBin }) !== 0)
     fail('The build failed; its words stand above.');
-  writeFileSync(markFile, mark);
+  keep();
 }
 
 /** Starts the stand-in for a repeater directory on a free port; answers its address. */

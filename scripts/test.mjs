@@ -2,7 +2,6 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import {
-  chromiumPath,
   ensureBuild,
   ensureChromium,
   ensurePackages,
@@ -27,15 +26,21 @@ ensureChromium();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 
-say('\n== check: types, lint, boundaries');
-count(...(run(process.execPath, ['scripts/check.mjs'], { env: withBin }) === 0 ? [1, 0] : [0, 1]));
+say('\n== check: types, lint, boundaries; and the build beside them');
+count(
+  ...(timed(() => run(process.execPath, ['scripts/check.mjs', '--build'], { env: withBin })) === 0
+    ? [1, 0]
+    : [0, 1]),
+);
 
 say('\n== unit and server tests');
 const vitestFile = join(results, 'vitest.json');
-const vitestStatus = run(
-  './scripts/pg.sh',
-  ['run', 'vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${vitestFile}`],
-  { env: withBin },
+const vitestStatus = timed(() =>
+  run(
+    './scripts/pg.sh',
+    ['run', 'vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${vitestFile}`],
+    { env: withBin },
+  ),
 );
 tally(vitestFile, vitestStatus, (report) => [
   report.numPassedTests,
@@ -46,9 +51,11 @@ tally(vitestFile, vitestStatus, (report) => [
 say('\n== end-to-end tests in Chromium, against the production build');
 ensureBuild();
 const e2eFile = join(results, 'e2e.json');
-const e2eStatus = run('playwright', ['test'], {
-  env: { ...withBin, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile },
-});
+const e2eStatus = timed(() =>
+  run('./scripts/pg.sh', ['run', process.execPath, 'scripts/e2e.mjs'], {
+    env: { ...withBin, PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile },
+  }),
+);
 tally(e2eFile, e2eStatus, ({ stats, errors }) => [
   stats.expected,
   stats.unexpected + stats.flaky + stats.skipped,
@@ -57,6 +64,14 @@ tally(e2eFile, e2eStatus, ({ stats, errors }) => [
 
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);
+
+/** Does something and says how long it took. */
+function timed(work) {
+  const from = Date.now();
+  const result = work();
+  say(`(${Math.round((Date.now() - from) / 1000)} s)`);
+  return result;
+}
 
 /** Adds a report's numbers. Skipped and unfinished tests count as failed; so does a runner that failed without saying where. */
 function tally(file, status, read) {

@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { TOTP } from 'otpauth';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { ownDatabase } from './ownDatabase';
 
-await ownDatabase('accounts');
 const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { stepOfCode } = await import('../src/server/auth/secondFactor');

@@ -1,27 +1,23 @@
+import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { readConfig } from '../src/server/config';
-import { createDb } from '../src/server/db';
 
-/**
- * Makes a database of its own for one test file, beside the shared one, and points this process to it. To be called before any
- * part of the application is loaded, which reads the environment once.
+/*
+ * Gives each test file an empty database of its own, a copy of the shared one, and points this process to it before any part of the
+ * application is loaded, which reads the environment once. So test files can run side by side, alone and in any order.
  */
-export async function ownDatabase(name: string): Promise<void> {
-  const url = new URL(readConfig(process.env).DATABASE_URL);
-  const admin = new pg.Client({ connectionString: url.href });
-  await admin.connect();
-  try {
-    await admin.query(`drop database if exists ${name}`);
-    await admin.query(`create database ${name}`);
-  } finally {
-    await admin.end();
-  }
-  url.pathname = `/${name}`;
-  process.env.DATABASE_URL = url.href;
-  const db = createDb(url.href, 2);
-  try {
-    await db.migrate.latest();
-  } finally {
-    await db.destroy();
-  }
+const url = new URL(readConfig(process.env).DATABASE_URL);
+const admin = new URL(url);
+admin.pathname = '/postgres';
+const name = `file_${randomUUID().replaceAll('-', '')}`;
+const client = new pg.Client({ connectionString: admin.href });
+await client.connect();
+try {
+  // Two files may ask at the same moment: a database is copied by one at a time.
+  await client.query('select pg_advisory_lock(4711)');
+  await client.query(`create database ${name} template ${url.pathname.slice(1)}`);
+} finally {
+  await client.end();
 }
+url.pathname = `/${name}`;
+process.env.DATABASE_URL = url.href;

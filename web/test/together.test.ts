@@ -4,9 +4,7 @@ import { guessMapping, PEOPLE_COLUMNS, readPeople } from '@umbrex/core/roster';
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { ownDatabase } from './ownDatabase';
 
-await ownDatabase('together');
 const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { purgeDeleted } = await import('../src/server/repositories/edits');
