@@ -109,13 +109,13 @@ compare(
   { name: 'whole', run: () => fitBoard(edited(), fleet, fitParts) },
 );
 for (const description of descriptions) {
-  const { fit, sheet, proof } = prepare(demo, description);
+  const { now, wanted, changes, sheet, proof } = prepare(demo, description);
   if (sheet.way !== 'keys') continue;
   if (!proof.proven) throw new Error(`${description.id} is not proven`);
   compare(
     `proof of the demo plan on ${description.id} / writing its sheet`,
-    { name: 'proof', run: () => prove(description, fit.image, sheet) },
-    { name: 'sheet', run: () => writeSheet(description, fit.image) },
+    { name: 'proof', run: () => prove(description, now, wanted, sheet) },
+    { name: 'sheet', run: () => writeSheet(description, changes) },
   );
 }
 

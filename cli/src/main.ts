@@ -1,6 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import { SERVICE_IDS } from '@umbrex/core/facts';
-import { advise, check, devicePaths, memory, number, onPlan, provePatterns } from './plans';
+import { advise, check, memory, number, onPlan, provePatterns } from './plans';
 import { type Outcome, UsageError } from './read';
 import { channel, rules, service, tone } from './tables';
 
@@ -9,6 +9,8 @@ const USAGE = `usage:
   umbrex channel "<text>"                     read a line as a channel
   umbrex fit <plan.json> [--device <file>]…   what each device can do with the plan
   umbrex prove <plan.json> [--device <file>]… write each device's sheet and replay it
+  umbrex prove <plan.json> [--device <file>]… --from unknown
+                                              the same for sets that nobody has looked at
   umbrex prove --all [<plan.json>]            the same for every shipped pattern, on a plan or the demo's
   umbrex number <plan.json> --fleet <units.json> [--device <file>]…
                                               one number for each channel across a fleet, with its proof
@@ -46,9 +48,9 @@ export function run(words: readonly string[]): Outcome {
       return service(onlySubject(subject, rest));
     case 'prove':
       if (subject === '--all') return provePatterns(rest);
-      return onPlan(command, subject, devicePaths(rest));
+      return onPlan(command, subject, rest);
     case 'fit':
-      return onPlan(command, subject, devicePaths(rest));
+      return onPlan(command, subject, rest);
     default:
       throw new UsageError();
   }

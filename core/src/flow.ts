@@ -8,33 +8,116 @@ import {
   fitIdentity,
   fitPlan,
   hasIdentity,
+  type Image,
+  wantedBy,
 } from './fit/index';
+import {
+  apply,
+  type Changes,
+  changedSinceFactory,
+  diff,
+  heldMemory,
+  heldOf,
+  isWhollyKnown,
+  unknownPlaces,
+  type Wanted,
+} from './memory/index';
 import {
   type Channel,
   type Description,
-  heldMemory,
+  factoryMemory,
+  factoryValues,
+  isLoadedByProgram,
   kindOf,
-  ownPlaces,
+  type Memory,
   type Plan,
+  type SlotValues,
+  slotsOf,
   type Unit,
 } from './model/index';
-import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
+import { canErase, type Proof, prove, type Sheet, writeSheet } from './procedure/index';
+
+/**
+ * What a sheet begins from: a memory that is known; an unknown one, of which each value is set anew; one that is reset first; a file that
+ * writes each value whatever was there; or, of an unknown one, nothing that could be proven.
+ */
+export type Way = 'known' | 'absolute' | 'reset' | 'file' | 'none';
 
 /** A device's part of the plan, ready for its holder: where everything goes, the steps, and whether they are proven. */
 export interface Prepared {
   readonly fit: Fit;
+  /** What is known of what it holds now. */
+  readonly now: Memory;
+  readonly wanted: Wanted;
+  readonly changes: Changes;
+  readonly way: Way;
   readonly sheet: Sheet;
   readonly proof: Proof;
   /** Places of the holder's own that would be overwritten and that nobody has let go of: until then the sheet is not ready. */
   readonly toAccept: readonly number[];
+  /** Places of which nobody knows all that they hold, and which the sheet writes. */
+  readonly unseen: readonly number[];
+  /** Places that the plan wrote and that it wants no more, where no step is known that empties them. */
+  readonly stays: readonly number[];
 }
 
-/** What of a unit its fit depends on: the numbers its holder keeps, what was read of it, which of that may go, a repeater's channel, its role. */
+/** What of a unit its fit depends on: the numbers its holder keeps, what is known of it, which of that may go, a repeater's channel, its role. */
 export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> &
-  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId'>>;
+  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start'>>;
+
+const NEW: Unit['holds'] = {
+  what: 'factory',
+  on: 'unknown',
+  rest: 'factory',
+  places: [],
+  settings: {},
+  wrote: {},
+};
+const UNSEEN: Unit['holds'] = { ...NEW, what: 'unknown', rest: 'unknown' };
+
+/** Everything but the proof. */
+type Composed = Omit<Prepared, 'proof' | 'way'>;
+
+function compose(
+  plan: Plan,
+  description: Description,
+  unit: UnitState | undefined,
+  others: readonly Called[],
+): Composed {
+  const holds = unit?.holds ?? NEW;
+  const { memory: known, notUnderstood } = heldMemory(description, holds);
+  const resets =
+    unit?.start === 'reset' && description.recipes?.reset !== undefined && !isWhollyKnown(description, known);
+  const now = resets ? factoryMemory(description) : known;
+  const device = fitDevice(description, now, unit);
+  const fit = withIdentity(fitPlan(plan, device), plan, device, unit, others);
+  const keeps = unit?.keeps ?? [];
+  const { wanted, stays } = wantedOf(description, fit.image, resets ? {} : holds.wrote, keeps);
+  const changes = diff(description, now, wanted);
+  const written = writeSheet(description, changes, { pickedTone: unit?.pickedTone ?? 'unknown', resets });
+  const findings = [
+    ...notUnderstood.map((what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what })),
+    ...(resets ? lostByReset(description, known, holds.wrote, keeps) : []),
+    ...written.findings,
+  ];
+  const accepted = new Set(unit?.accepts ?? []);
+  const unknown = new Set(unknownPlaces(description, known));
+  const own = new Set(ownPlaces(description, known, holds.wrote));
+  return {
+    fit,
+    now: known,
+    wanted,
+    changes,
+    sheet: { ...written, findings },
+    toAccept: written.overwrites.filter((number) => own.has(number) && !accepted.has(number)),
+    unseen: written.overwrites.filter((number) => unknown.has(number)),
+    stays,
+  };
+}
 
 /**
- * The whole way: plan and description → fit → sheet → proof, from what the unit holds now, or else from the factory state.
+ * The whole way: plan and description → fit → what must change → sheet → proof, from what is known of the unit; a kind alone is taken as
+ * it leaves the factory.
  * @param others the other sets of the fleet, whom this one may call
  */
 export function prepare(
@@ -43,22 +126,150 @@ export function prepare(
   unit?: UnitState,
   others: readonly Called[] = [],
 ): Prepared {
-  const { memory, notUnderstood } = heldMemory(description, unit?.holds ?? { places: [], settings: {} });
-  const device = fitDevice(description, memory, unit);
-  const fit = withIdentity(fitPlan(plan, device), plan, device, unit, others);
-  const written = writeSheet(description, fit.image, unit?.pickedTone);
-  const strange = notUnderstood.map(
-    (what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what }),
-  );
-  const sheet = { ...written, findings: [...strange, ...written.findings] };
-  const own = new Set(ownPlaces(description, memory));
-  const accepted = new Set(unit?.accepts ?? []);
+  const composed = compose(plan, description, unit, others);
+  const { now, wanted, sheet } = composed;
+  const proof = prove(description, now, wanted, sheet);
+  return { ...composed, proof, way: wayOf(description, now, sheet, proof) };
+}
+
+/** The other way to begin with a set of which something is not known, and what it would take; not proven until it is chosen. */
+export interface OtherStart {
+  readonly start: Unit['start'];
+  readonly steps: number;
+  readonly presses: number;
+  readonly mostPresses: number;
+  /** Numbers that the holder keeps, or fills with their own: a reset would take them. */
+  readonly loses: readonly number[];
+}
+
+/** What beginning the other way would take; `null` where the set is known, or has no reset. */
+export function otherStart(
+  plan: Plan,
+  description: Description,
+  unit: UnitState,
+  others: readonly Called[] = [],
+): OtherStart | null {
+  if (!description.recipes?.reset || isWhollyKnown(description, heldMemory(description, unit.holds).memory))
+    return null;
+  const start = unit.start === 'reset' ? 'absolute' : 'reset';
+  const { sheet } = compose(plan, description, { ...unit, start }, others);
+  const lost = sheet.findings.find((finding) => finding.code === 'reset-loses-kept');
   return {
-    fit,
-    sheet,
-    proof: prove(description, fit.image, sheet),
-    toAccept: sheet.overwrites.filter((number) => own.has(number) && !accepted.has(number)),
+    start,
+    steps: sheet.steps.length,
+    presses: sheet.presses,
+    mostPresses: sheet.mostPresses,
+    loses: lost?.code === 'reset-loses-kept' ? lost.numbers : [],
   };
+}
+
+/** What is known of a unit's memory once its sheet is done. */
+export function afterSheet(description: Description, { now, changes, sheet }: Prepared): Memory {
+  return apply(sheet.resets ? factoryMemory(description) : now, changes);
+}
+
+/** What a unit holds once its sheet is done, to be kept with it. @param version the plan's, as the one that wrote these places */
+export function heldAfter(
+  description: Description,
+  prepared: Prepared,
+  holds: Unit['holds'],
+  version: number,
+  today: string,
+): Unit['holds'] {
+  const { wanted, sheet, fit } = prepared;
+  const rest = sheet.resets ? 'factory' : holds.rest;
+  const { places, settings } = heldOf(description, afterSheet(description, prepared), rest);
+  const gone = new Set(
+    [...wanted.slots].flatMap(([number]) => (fit.image.slots.has(number) ? [] : [String(number)])),
+  );
+  const before = sheet.resets ? [] : Object.entries(holds.wrote).filter(([number]) => !gone.has(number));
+  const wrote = {
+    ...Object.fromEntries(before),
+    ...Object.fromEntries([...fit.image.slots.keys()].map((n) => [String(n), version])),
+  };
+  return { what: 'plan', on: today, rest, places: [...places], settings: { ...settings }, wrote };
+}
+
+/** The used places whose contents are known, not the factory's, and not the plan's: what the holder put there. */
+export function ownPlaces(
+  description: Description,
+  memory: Memory,
+  wrote: Readonly<Record<string, number>>,
+): number[] {
+  return changedSinceFactory(description, memory).filter((number) => wrote[number] === undefined);
+}
+
+/** How a sheet goes from a set that nobody looked at, and what it takes. */
+export interface FromUnknown {
+  readonly way: Exclude<Way, 'known'>;
+  readonly proven: boolean;
+  readonly steps: number;
+  readonly presses: { readonly mean: number; readonly most: number };
+  /** On how many memories, places and modes it was tried. */
+  readonly tried: number;
+  readonly firstDifference: Finding | null;
+}
+
+/** The cheapest way that is proven for a kind of set of which nobody knows what it holds. */
+export function fromUnknown(plan: Plan, description: Description): FromUnknown {
+  const as = { keeps: [], accepts: [], ...triedAs(description, plan), holds: UNSEEN };
+  const starts = description.recipes?.reset ? (['absolute', 'reset'] as const) : (['absolute'] as const);
+  const tried = starts.map((start) => {
+    const { way, sheet, proof } = prepare(plan, description, { ...as, start });
+    return {
+      way: way === 'known' ? ('absolute' as const) : way,
+      proven: proof.proven,
+      steps: sheet.steps.length,
+      presses: { mean: sheet.presses, most: sheet.mostPresses },
+      tried: proof.tried,
+      firstDifference: proof.firstDifference,
+    };
+  });
+  const [first, ...others] = tried as [FromUnknown, ...FromUnknown[]];
+  return others.reduce(
+    (best, one) => (one.proven && (!best.proven || one.presses.mean < best.presses.mean) ? one : best),
+    first,
+  );
+}
+
+function wayOf(description: Description, known: Memory, sheet: Sheet, proof: Proof): Way {
+  if (isLoadedByProgram(description) && sheet.way === 'file') return proof.proven ? 'file' : 'none';
+  if (sheet.resets) return proof.proven ? 'reset' : 'none';
+  if (isWhollyKnown(description, known)) return 'known';
+  return proof.proven ? 'absolute' : 'none';
+}
+
+/** A reset takes everything: what a holder keeps, or has of their own, stands in its way. */
+function lostByReset(
+  description: Description,
+  known: Memory,
+  wrote: Unit['holds']['wrote'],
+  keeps: readonly number[],
+): Finding[] {
+  const numbers = [...new Set([...keeps, ...ownPlaces(description, known, wrote)])].sort((a, b) => a - b);
+  return numbers.length > 0 ? [{ code: 'reset-loses-kept', severity: 'error', numbers }] : [];
+}
+
+/**
+ * What a set shall hold: what the plan wants there, and of what an earlier state of the plan wrote and this one does not want, empty places
+ * and, where the factory set them, its values. What cannot be emptied stays, and is named.
+ */
+function wantedOf(
+  description: Description,
+  image: Image,
+  wrote: Readonly<Record<string, number>>,
+  keeps: readonly number[],
+): { wanted: Wanted; stays: number[] } {
+  const slots = new Map<number, SlotValues>(wantedBy(image).slots);
+  const stays: number[] = [];
+  for (const slot of slotsOf(description)) {
+    const { number, fixed } = slot;
+    if (wrote[number] === undefined || slots.has(number) || keeps.includes(number)) continue;
+    if (fixed) slots.set(number, factoryValues(description));
+    else if (canErase(description, slot) || isLoadedByProgram(description)) slots.set(number, null);
+    else stays.push(number);
+  }
+  return { wanted: { slots, settings: image.settings }, stays };
 }
 
 /** A fit with who the set is, whom it can call and what it can say by a key; of a kind alone nobody knows who it is. */
@@ -91,7 +302,7 @@ export function triedAs(description: Description, plan: Plan): UnitState | undef
   return {
     keeps: [],
     accepts: [],
-    holds: { what: 'factory', on: 'unknown', places: [], settings: {} },
+    holds: NEW,
     carries: repeats ? (pair?.id ?? null) : null,
     nickname: description.title,
     fleetId: '1'.padStart(digits, '0'),

@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { tryAlerts } from '@umbrex/core/air';
 import { reviewPlan } from '@umbrex/core/check';
 import type { Finding } from '@umbrex/core/findings';
-import { fitBoard, memoryAfter } from '@umbrex/core/fit';
-import { prepare, triedAs } from '@umbrex/core/flow';
+import { fitBoard } from '@umbrex/core/fit';
+import { afterSheet, prepare, triedAs } from '@umbrex/core/flow';
 import { type Channel, type Description, PlanSchema, UnitSchema } from '@umbrex/core/model';
 import { readBackLines, settingLines } from '@umbrex/core/procedure';
 import fc from 'fast-check';
@@ -55,12 +55,13 @@ describe('what is said of the demo', () => {
   });
   it('says of every place what it holds, and of a scan what it does there', () => {
     for (const kind of KINDS) {
-      const { fit, sheet } = prepare(PLAN, kind, triedAs(kind, PLAN));
-      for (const { content, number } of readBackLines(kind, fit.image, sheet)) {
+      const { fit, sheet, now } = prepare(PLAN, kind, triedAs(kind, PLAN));
+      for (const { content, number } of readBackLines(kind, fit.image, sheet, now)) {
         expect(contentBrief(content), `${kind.id} ${number}`).toMatch(/\S/);
         expect(`${contentBrief(content)}${scanBrief(content)}`).not.toMatch(/undefined|NaN|null/);
       }
-      for (const { title, shall } of settingLines(kind, fit.image)) expect([title, shall]).not.toContain('');
+      for (const { title, shall } of settingLines(kind, fit.image, now))
+        expect([title, shall]).not.toContain('');
     }
   });
   it('says of every made-up alert what comes of it', () => {
@@ -69,7 +70,7 @@ describe('what is said of the demo', () => {
     for (const reach of ['one', 'list', 'everywhere'] as const)
       for (const kind of KINDS.filter((one) => one.kind === 'alert')) {
         const plan = { ...PLAN, alerts: { ...alerts, reach } };
-        const memory = memoryAfter(prepare(plan, kind).fit.image);
+        const memory = afterSheet(kind, prepare(plan, kind));
         for (const trial of tryAlerts(plan.alerts, kind, memory)) expectSentence(trialText(trial), trial);
       }
   });

@@ -32,15 +32,18 @@ export function isSameArea(stored: string, sent: string): boolean {
 /** What a set with this memory does when a message comes. It reads the set's own values alone, and knows no plan. */
 export function alertOutcome(description: Description, memory: Memory, message: AlertMessage): AlertOutcome {
   const lists = writtenLists(description);
-  const means = (found: Description['settings'][number] | undefined) =>
-    found && lists[found.list]?.[memory.settings[found.id] ?? found.factory]?.means;
+  const means = (found: Description['settings'][number] | undefined) => {
+    const at = found && memory.settings[found.id];
+    return at === undefined ? undefined : lists[found?.list ?? '']?.[at]?.means;
+  };
   const held = (holds: 'weatherHz' | 'alertReach' | 'alertBy') =>
     means(description.settings.find((setting) => setting.holds === holds));
   const hears = held('weatherHz');
   if (hears === undefined) return { sounds: false, why: 'not-known' };
   if (hears !== message.hz) return { sounds: false, why: 'other-transmitter' };
-  if (means(description.settings.find(({ event }) => event === message.event)) === false)
-    return { sounds: false, why: 'switched-off' };
+  const ofEvent = description.settings.find(({ event }) => event === message.event);
+  if (ofEvent && means(ofEvent) === undefined) return { sounds: false, why: 'not-known' };
+  if (means(ofEvent) === false) return { sounds: false, why: 'switched-off' };
   const sounds = { sounds: true, by: String(held('alertBy') ?? 'unknown') } as const;
   const reach = held('alertReach') ?? 'list';
   if (reach === 'everywhere') return sounds;
@@ -48,10 +51,15 @@ export function alertOutcome(description: Description, memory: Memory, message: 
   const places = slotsOf(description).filter(({ region }) => region.content.kind === 'areas');
   const stored = places.map(({ number }) => memory.slots.get(number)?.[field?.id ?? '']);
   // Set to one area, it looks at its first place alone.
-  const counts = (reach === 'one' ? stored.slice(0, 1) : stored).filter((area) => typeof area === 'string');
-  if (counts.length === 0) return { sounds: false, why: 'no-area' };
+  const looked = reach === 'one' ? stored.slice(0, 1) : stored;
+  const counts = looked.filter((area) => typeof area === 'string');
   const isMeant = counts.some((area) => message.areas.some((sent) => isSameArea(area, sent)));
-  return isMeant ? sounds : { sounds: false, why: 'other-area' };
+  if (isMeant) return sounds;
+  const isUnseen = (reach === 'one' ? places.slice(0, 1) : places).some(
+    ({ number }) => memory.slots.get(number) === undefined,
+  );
+  if (isUnseen) return { sounds: false, why: 'not-known' };
+  return { sounds: false, why: counts.length === 0 ? 'no-area' : 'other-area' };
 }
 
 /** A message tried on a set, what the plan wants of it, and what comes of it. */

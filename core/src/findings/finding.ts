@@ -33,6 +33,8 @@ export type Finding = Common &
     | { readonly code: 'alert-areas-left-out'; readonly areas: readonly string[] }
     /** Areas of the holder's own, for which the set sounds as well. */
     | { readonly code: 'alert-areas-kept'; readonly areas: readonly string[] }
+    /** Places for areas that nobody has looked at: what stands there, the set sounds for as well. */
+    | { readonly code: 'alert-areas-unseen'; readonly places: number }
     // fit: fleet signalling
     | { readonly code: 'fleet-id-missing' }
     | { readonly code: 'fleet-id-unfit'; readonly fleetId: string; readonly digits: number }
@@ -194,6 +196,12 @@ export type Finding = Common &
     // sheet and proof
     | { readonly code: 'steps-not-known' }
     | { readonly code: 'no-recipe'; readonly field: string }
+    /** Nobody knows how a value stands, and the steps can only turn it from where it stands. */
+    | { readonly code: 'start-unknown'; readonly field: string }
+    /** A step turns until the display shows something, and it never did. */
+    | { readonly code: 'proof-never-shown'; readonly step: number; readonly wanted: string }
+    /** Reset first: a holder agreed that all it holds goes, though numbers are kept. */
+    | { readonly code: 'reset-loses-kept'; readonly numbers: readonly number[] }
     | {
         readonly code: 'proof-differs';
         readonly number: number;

@@ -1,6 +1,7 @@
 import { ALERT_EVENTS } from '../facts/index';
 import type { Finding } from '../findings/index';
-import { type Alerts, factoryValues, type Slot } from '../model/index';
+import { valuesOnceUsed } from '../memory/index';
+import type { Alerts, Slot } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './fit';
 
@@ -60,13 +61,21 @@ export function fitAlerts(alerts: Alerts | null, device: FitDevice): AlertFit {
   });
   if (alerts.reach === 'list' && others.length > 0)
     findings.push({ code: 'alert-areas-kept', severity: 'warning', areas: others });
+  const unseen = places.filter(
+    ({ number }) => !filled.has(number) && present.slots.get(number) === undefined,
+  ).length;
+  if (alerts.reach === 'list' && unseen > 0)
+    findings.push({ code: 'alert-areas-unseen', severity: 'warning', places: unseen });
   return {
     places: new Map(
       image.map(([slot, area]): [number, WantedSlot] => {
-        const before = present.slots.get(slot.number) ?? null;
-        const values = { ...(before ?? factoryValues(description, 0)), [field.id]: area };
+        const values = {
+          ...valuesOnceUsed(description, slot.region),
+          ...present.slots.get(slot.number),
+          [field.id]: area,
+        };
         const content = { receiveHz: 0, transmitHz: null, areaCode: area };
-        return [slot.number, { channelIds: [], values, content, present: before }];
+        return [slot.number, { channelIds: [], values, content }];
       }),
     ),
     settings,

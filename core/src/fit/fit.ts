@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/index';
-import type { Channel, Memory, Native, Plan, SlotContent, SlotValues } from '../model/index';
+import type { Wanted } from '../memory/index';
+import type { Channel, Native, Plan, SlotContent } from '../model/index';
 import { fitAlerts } from './alerts';
 import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
@@ -28,8 +29,6 @@ export interface WantedSlot {
   readonly channelIds: readonly string[];
   readonly values: Readonly<Record<string, Native>>;
   readonly content: SlotContent;
-  /** What the slot holds before; `null` when it is empty. */
-  readonly present: SlotValues;
 }
 
 /** What a device's memory should hold after the plan is in it. Slots that are not here stay as they are. */
@@ -37,15 +36,11 @@ export interface Image {
   readonly slots: ReadonlyMap<number, WantedSlot>;
   /** Settings of the whole set that the plan decides, by their id: places in their lists. */
   readonly settings: Readonly<Record<string, number>>;
-  /** What the device holds before, everywhere. */
-  readonly before: Memory;
 }
 
-/** What a device holds once an image is in it. */
-export function memoryAfter({ slots, settings, before }: Image): Memory {
-  const after = new Map(before.slots);
-  for (const [number, { values }] of slots) after.set(number, values);
-  return { slots: after, settings: { ...before.settings, ...settings } };
+/** What an image asks of a set's memory, place by place and setting by setting. */
+export function wantedBy({ slots, settings }: Image): Wanted {
+  return { slots: new Map([...slots].map(([number, { values }]) => [number, values])), settings };
 }
 
 export interface Fit {
@@ -103,7 +98,6 @@ export function fitPlan(
     image: {
       slots: new Map([...scan.slots, ...alerts.places]),
       settings: { ...wantedSettings(plan, device), ...scan.settings, ...alerts.settings },
-      before: device.present,
     },
     findings: alerts.findings,
   };
@@ -252,7 +246,6 @@ function take(
     channelIds: [channel.id],
     values: stores ? { ...placement.values, [nameField.id]: naming.stored as string } : placement.values,
     content: stores ? { ...placement.content, name: naming.stored as string } : placement.content,
-    present: device.present.slots.get(placement.slot.number) ?? null,
   });
   return finished(judgement, placement, naming.stored ?? null, naming.findings);
 }

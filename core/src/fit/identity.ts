@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/index';
-import { type Description, type Fleet, factoryValues, type Region, type Unit } from '../model/index';
+import { valuesOnceUsed } from '../memory/index';
+import type { Description, Fleet, Region, Slot, Unit } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './fit';
 import { shortenName } from './names';
@@ -37,7 +38,7 @@ export function fitIdentity(
     const there = device.slots.filter(({ region }) => region.content.kind === kind);
     entries.slice(0, there.length).forEach((entry, i) => {
       const slot = there[i];
-      if (slot) places.set(slot.number, entryAt(device, slot.number, entry));
+      if (slot) places.set(slot.number, entryAt(device, slot, entry));
     });
     return there.length === 0 ? [] : entries.slice(there.length);
   };
@@ -85,14 +86,14 @@ export function fitIdentity(
 /** One entry as its place holds it; a text that is too long is made shorter as names are. */
 function entryAt(
   { description, field, present }: FitDevice,
-  number: number,
+  { number, region }: Slot,
   { name, fleetId }: { name: string; fleetId?: string },
 ): WantedSlot {
-  const before = present.slots.get(number) ?? null;
   const rule = description.names;
   const text = typeof rule === 'object' ? shortenName(name, rule.length, rule.characters) : '';
   const values = {
-    ...(before ?? factoryValues(description, 0)),
+    ...valuesOnceUsed(description, region),
+    ...present.slots.get(number),
     ...(field.name && { [field.name.id]: text }),
     ...(field.fleetId && fleetId !== undefined && { [field.fleetId.id]: fleetId }),
   };
@@ -102,5 +103,5 @@ function entryAt(
     ...(field.name && { name: text }),
     ...(field.fleetId && fleetId !== undefined && { fleetId }),
   };
-  return { channelIds: [], values, content, present: before };
+  return { channelIds: [], values, content };
 }

@@ -1,4 +1,5 @@
-import { type Description, heldMemory, type Unit } from '../model/index';
+import { heldMemory } from '../memory/index';
+import type { Description, Unit } from '../model/index';
 import { type FitDevice, fitDevice } from './device';
 
 /** Devices that fit alike: of one kind, with the same numbers kept back and, where they were read, the same contents. */
@@ -13,6 +14,10 @@ export interface UnitKind {
   readonly units: readonly Unit[];
 }
 
+/** What is known of a set's contents, in a column's head: how many places are its holder's own. */
+const titleOf = (own: number): string =>
+  own === 0 ? 'as loaded' : `${own} ${own === 1 ? 'place' : 'places'} of its own`;
+
 /** Sorts a fleet into kinds that fit alike, in the order in which they come. @throws RangeError for a unit without its description */
 export function unitKinds(units: readonly Unit[], descriptions: readonly Description[]): UnitKind[] {
   const byId = new Map(descriptions.map((description) => [description.id, description]));
@@ -21,10 +26,10 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const description = byId.get(unit.descriptionId);
     if (!description) throw new RangeError(`unit ${unit.id}: no description ${unit.descriptionId}`);
     const keeps = [...unit.keeps].sort((a, b) => a - b);
-    const { places, settings } = unit.holds;
+    const { places, settings, rest, wrote } = unit.holds;
     const isRead = places.length > 0 || Object.keys(settings).length > 0;
     const carries = description.kind === 'repeater' ? unit.carries : null;
-    const alike = JSON.stringify([description.id, keeps, places, settings, carries]);
+    const alike = JSON.stringify([description.id, keeps, isRead && [rest, places, settings, wrote], carries]);
     const kind = kinds.get(alike);
     if (kind) {
       kind.units.push(unit);
@@ -39,7 +44,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const title = [
       description.title,
       keeps.length > 0 && `${keeps.length} kept`,
-      isRead && `${places.length} places filled`,
+      isRead && titleOf(places.filter(({ number }) => wrote[number] === undefined).length),
     ];
     kinds.set(alike, {
       key: key.filter(Boolean).join(' '),

@@ -130,7 +130,8 @@ function frequencies(
       };
     return {
       ok: true,
-      values: { ...(device.present.slots.get(slot.number) ?? factoryValues(device.description)) },
+      // What nobody decides stays as it is; what nobody knows either becomes as from the factory.
+      values: { ...factoryValues(device.description), ...device.present.slots.get(slot.number) },
     };
   }
   const receive = device.description.receive;

@@ -5,6 +5,7 @@ import {
   type Plan,
   type Slot,
   type SlotContent,
+  type SlotValues,
   wantedInScan,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
@@ -51,7 +52,8 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
   const marks = new Marks(device, plan.resumeDelay ?? 'on');
   for (const { number, wanted, channel } of places) {
     const settable = device.slotAt.get(number)?.settable ?? [];
-    const place = { channel, settable, present: wanted.present, group: groups.get(channel.groupId) ?? 0 };
+    const present = device.present.slots.get(number) ?? null;
+    const place = { channel, settable, present, group: groups.get(channel.groupId) ?? 0 };
     const set = marks.of(place, hasPriority.has(number), (finding) => say(channel, finding));
     if (set)
       slots.set(number, {
@@ -64,8 +66,10 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
 }
 
 /** A place of a set, and the channel that decides what a scan does there. */
-interface Place extends Pick<WantedSlot, 'present'> {
+interface Place {
   readonly channel: Channel;
+  /** What is known of what it holds now. */
+  readonly present: SlotValues;
   readonly settable: readonly string[];
   /** Where its group stands in the plan's order. */
   readonly group: number;
@@ -205,9 +209,12 @@ class PriorityPlaces {
     for (const id of this.settingsLeft) {
       const setting = description.settings.find((candidate) => candidate.id === id);
       const list = lists[setting?.list ?? ''] ?? [];
-      const named = list[present.settings[id] ?? setting?.factory ?? 0]?.means;
+      const now = present.settings[id];
+      const named = now === undefined ? 'unknown' : list[now]?.means;
       const none = list.findIndex(({ means }) => means === 'none');
-      if (typeof named === 'number' && placed.has(named) && none >= 0) this.settings[id] = none;
+      // One that nobody knows could name any place.
+      const mayName = named === 'unknown' || (typeof named === 'number' && placed.has(named));
+      if (mayName && none >= 0) this.settings[id] = none;
     }
   }
 

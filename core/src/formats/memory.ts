@@ -1,16 +1,7 @@
 import { z } from 'zod';
 import type { Finding, Result } from '../findings/index';
-import {
-  type Description,
-  type Held,
-  HeldSettingsSchema,
-  heldMemory,
-  heldOf,
-  type Native,
-  shownWriter,
-  slotsOf,
-  writtenLists,
-} from '../model/index';
+import { heldMemory, heldOf, shownWriter, type Wanted } from '../memory/index';
+import { type Description, type Held, HeldSettingsSchema, slotsOf, writtenLists } from '../model/index';
 import { shapeFindings } from './document';
 
 export const MEMORY_FORMAT = 'umbrex/memory@1';
@@ -24,7 +15,8 @@ export const MemoryDocumentSchema = z.strictObject({
       z.strictObject({
         number: z.number().int().min(0),
         label: z.string().max(32),
-        values: z.record(z.string(), z.union([z.string(), z.number()])),
+        /** `null` for a place that is empty, or shall be. */
+        values: z.record(z.string().max(41), z.union([z.string().max(40), z.number()])).nullable(),
       }),
     )
     .max(10_000),
@@ -33,14 +25,8 @@ export const MemoryDocumentSchema = z.strictObject({
 });
 export type MemoryDocument = z.infer<typeof MemoryDocumentSchema>;
 
-/** What a set shall hold as it holds it itself: each place by field, and settings of the whole set. */
-export interface WantedMemory {
-  readonly slots: ReadonlyMap<number, { readonly values: Readonly<Record<string, Native>> }>;
-  readonly settings: Readonly<Record<string, number>>;
-}
-
-/** Writes an image as a document; only fields that can be set in the way this set is loaded are in it. */
-export function writeMemory(description: Description, wanted: WantedMemory): MemoryDocument {
+/** Writes what a set shall hold as a document; only fields that can be set in the way this set is loaded are in it. */
+export function writeMemory(description: Description, wanted: Wanted): MemoryDocument {
   const shown = shownWriter(description);
   const lists = writtenLists(description);
   return {
@@ -52,9 +38,10 @@ export function writeMemory(description: Description, wanted: WantedMemory): Mem
         return item ? [[id, item.shown]] : [];
       }),
     ),
-    slots: slotsOf(description).flatMap((slot) => {
-      const values = wanted.slots.get(slot.number)?.values;
-      if (!values) return [];
+    slots: slotsOf(description).flatMap((slot): MemoryDocument['slots'] => {
+      const values = wanted.slots.get(slot.number);
+      if (values === undefined) return [];
+      if (values === null) return [{ number: slot.number, label: slot.label, values: null }];
       const kept = Object.entries(values).filter(([field]) => slot.settable.includes(field));
       return [
         {
@@ -100,7 +87,7 @@ export interface MemoryDifference {
  */
 export function compareMemory(
   description: Description,
-  wanted: WantedMemory,
+  wanted: Wanted,
   read: MemoryDocument,
 ): { findings: Finding[]; differences: MemoryDifference[]; same: number } {
   const other = otherKind(description, read);
@@ -113,6 +100,11 @@ export function compareMemory(
   const shall = writeMemory(description, wanted);
   const ofPlaces = shall.slots.flatMap(({ number, label, values }) => {
     const there = has.get(number);
+    if (values === null) {
+      if (there == null) same++;
+      else return [{ number, label, title: '', wanted: '', has: String(Object.values(there)[0] ?? '') }];
+      return [];
+    }
     const found = Object.entries(values).flatMap(([field, value]): MemoryDifference[] => {
       const now = there?.[field];
       if (now === value) return [];
@@ -138,17 +130,26 @@ export function compareMemory(
 }
 
 /**
- * Takes what was read from a set as what it holds now: the places that differ from the factory's. Refuses a document of another kind
- * of set, and one that holds what this kind cannot, with the path of each.
+ * Takes what was read from a set as what it holds now. Refuses a document of another kind of set, and one that holds what this kind
+ * cannot, with the path of each.
+ * @param rest what the places that it does not name count as
  */
-export function heldFrom(description: Description, read: MemoryDocument): Result<Held> {
+export function heldFrom(
+  description: Description,
+  read: MemoryDocument,
+  rest: Held['rest'] = 'unknown',
+): Result<Held> {
   const other = otherKind(description, read);
   if (other) return { ok: false, findings: [other] };
   const index = new Map(read.slots.map(({ number }, i) => [number, i]));
   const titles = new Map(
     [...description.fields, ...description.settings].map(({ id, title }) => [id, title]),
   );
-  const { memory, notUnderstood } = heldMemory(description, { places: read.slots, settings: read.settings });
+  const { memory, notUnderstood } = heldMemory(description, {
+    rest,
+    places: read.slots,
+    settings: read.settings,
+  });
   const findings = notUnderstood.map(
     ({ number, field, value }): Finding => ({
       code: 'document-shape',
@@ -162,7 +163,7 @@ export function heldFrom(description: Description, read: MemoryDocument): Result
     }),
   );
   if (findings.length > 0) return { ok: false, findings: findings.slice(0, 20) };
-  return { ok: true, value: heldOf(description, memory), findings: [] };
+  return { ok: true, value: heldOf(description, memory, rest), findings: [] };
 }
 
 function otherKind(description: Description, read: MemoryDocument): Finding | undefined {

@@ -67,11 +67,13 @@ export const ActionSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('storeDraft') }),
   z.strictObject({
     act: z.literal('pickSlot'),
-    to: z.enum(['entry', 'next', 'previous', 'nextInBank', 'previousInBank', 'nextBank']),
+    to: z.enum(['entry', 'next', 'previous', 'nextInBank', 'previousInBank', 'nextBank', 'start']),
   }),
   /** Goes to the slot typed; an empty one takes over what the slot stood on holds. */
   z.strictObject({ act: z.literal('beginSlot') }),
   z.strictObject({ act: z.literal('copyFirstBank') }),
+  /** Empties the slot it stands on; refused where the factory set it. */
+  z.strictObject({ act: z.literal('eraseSlot') }),
   /** Offers all that it holds to a set of its kind that waits for it. */
   z.strictObject({ act: z.literal('sendCopy') }),
   /** Switches off and on: what was changed is kept from now on, where the set saves only then. */
@@ -100,6 +102,8 @@ const ModeSchema = z.strictObject({
   timeout: z.strictObject({ ms, go: id, do: z.array(ActionSchema).optional() }).optional(),
   /** A copy that comes while it is here takes the place of everything that the set holds. */
   takesCopy: z.strictObject({ go: id, do: z.array(ActionSchema).optional() }).optional(),
+  /** Switching off and on does not leave it, such as a lock of the keys. */
+  staysOn: z.literal(true).optional(),
   /** While it is here the set scans its places, or searches the bands of its description. */
   scans: z.enum(['places', 'bands']).optional(),
   on: z.array(RowSchema),
@@ -133,6 +137,8 @@ export const BehaviourSchema = z.strictObject({
   letterWheel: z.string().min(1).max(100).optional(),
   start: id,
   startNumber: z.number().int(),
+  /** Where it stands once it is switched off and on: where it stood, or on `startNumber`. */
+  wakesAt: z.enum(['last', 'start']).default('last'),
   /** What is changed is lost unless the set is switched off by its switch. */
   savesAtOff: z.literal(true).optional(),
   items: z.array(ItemSchema),

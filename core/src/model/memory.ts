@@ -7,7 +7,10 @@ export type Native = number | string;
 /** What a slot holds, by field id; `null` for a free slot that is empty. */
 export type SlotValues = Readonly<Record<string, Native>> | null;
 
-/** A device's whole memory: every slot by its number, and the settings that hold for the whole set. */
+/**
+ * A device's memory, or what is known of it: its places by number, and the settings of the whole set. A place that is not here is unknown,
+ * and so is a field of a used place, or a setting, that is not here. A device itself knows all of its own.
+ */
 export interface Memory {
   readonly slots: ReadonlyMap<number, SlotValues>;
   readonly settings: Readonly<Record<string, number>>;

@@ -13,7 +13,17 @@ const says = z.string().min(1).max(160);
 const shows = z.string().min(1).max(32).optional();
 
 export const RecipeStepSchema = z.discriminatedUnion('do', [
-  z.strictObject({ do: z.literal('press'), key: id, heldMs: ms.optional(), says, shows }),
+  z.strictObject({
+    do: z.literal('press'),
+    key: id,
+    heldMs: ms.optional(),
+    /** Only where the display shows this, such as a lock that is to be opened; the step says so. */
+    when: z.string().min(1).max(32).optional(),
+    says,
+    shows,
+  }),
+  /** Switch the set off and on again by its switch, wherever it stands. */
+  z.strictObject({ do: z.literal('power'), says, shows }),
   /** Type a number or value on keys that carry its characters. */
   z.strictObject({
     do: z.literal('type'),
@@ -44,10 +54,29 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     shows,
   }),
   z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, shows }),
-  /** Turn each letter to its place, the shorter way where the wheel goes both ways. */
-  z.strictObject({ do: z.literal('wheelName'), up: id, down: id.optional(), next: id, says, shows }),
+  /**
+   * Turn each letter to its place, the shorter way where the wheel goes both ways. Where nobody knows what stands there, a letter is turned
+   * until a line of the display begins with `until`, in which `{draft}` are the letters so far.
+   */
+  z.strictObject({
+    do: z.literal('wheelName'),
+    up: id,
+    down: id.optional(),
+    next: id,
+    until: z.string().min(1).max(32).optional(),
+    says,
+    shows,
+  }),
   /** The same with the digits of a value as the set shows it. */
-  z.strictObject({ do: z.literal('wheelDigits'), up: id, down: id.optional(), next: id, says, shows }),
+  z.strictObject({
+    do: z.literal('wheelDigits'),
+    up: id,
+    down: id.optional(),
+    next: id,
+    until: z.string().min(1).max(32).optional(),
+    says,
+    shows,
+  }),
 ]);
 export type RecipeStep = z.infer<typeof RecipeStepSchema>;
 
@@ -61,6 +90,15 @@ export const RecipesSchema = z.strictObject({
   /** How many items the wheel goes round; 0 where items are picked by number. */
   itemCount: z.number().int(),
   startNumber: z.number().int(),
+  /**
+   * What brings the set to where the other steps begin, whatever it does and wherever it stands: with it a sheet asks nothing of the
+   * start. Then it stands `atStart`, on `startNumber`, or on a place that nobody knows.
+   */
+  start: z.strictObject({ steps: z.array(RecipeStepSchema).min(1), atStart: z.boolean() }).optional(),
+  /** Empties the place that the set stands on, whether it is used or not, and stays there. */
+  erase: z.strictObject({ regions: z.array(id).min(1), steps: z.array(RecipeStepSchema).min(1) }).optional(),
+  /** Returns everything to the factory state; done after `start`, and what it ends in is where `start` ends. */
+  reset: z.strictObject({ steps: z.array(RecipeStepSchema).min(1) }).optional(),
   /** Done once before all slots, and once after them. */
   begin: z.array(RecipeStepSchema).default([]),
   finish: z.array(RecipeStepSchema).default([]),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
-import { HeldPlaceSchema, HeldSettingsSchema } from './held';
+import { HeldPlaceSchema, HeldSettingsSchema, WroteSchema } from './held';
 import { ToneOrUnknownSchema } from './tone';
 
 const line = LineSchema.trim();
@@ -32,19 +32,36 @@ export const UnitSchema = z.strictObject({
   batteryChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
   /** The tone its operator picked by hand, where the set has such a thing; it stands in place of the channels' own. */
   pickedTone: ToneOrUnknownSchema.default('unknown'),
-  /** What its memory holds now, as far as somebody knows, and since when; `read` where its places were read and stand here. */
+  /**
+   * What its memory holds now, and since when: `read` where somebody looked, `plan` where a sheet was done on it, `factory` where it is
+   * new or just reset. What is not known by one of these is unknown.
+   */
   holds: z
     .strictObject({
       what: z.enum(['unknown', 'factory', 'plan', 'other', 'read']),
       on: z.union([z.iso.date(), z.literal('unknown')]),
-      /** The places that hold something else than at the factory. */
+      /** What the places hold that are not named here. */
+      rest: z.enum(['unknown', 'factory']).default('unknown'),
       places: z.array(HeldPlaceSchema).max(1000).default([]),
-      /** The settings of the whole set that are not as at the factory. */
       settings: HeldSettingsSchema.default({}),
+      /** The places that a sheet of the plan wrote, with the plan's version then. */
+      wrote: WroteSchema.default({}),
     })
-    // What was read counts no more once somebody says that it holds something else.
-    .overwrite((holds) => (holds.what === 'read' ? holds : { ...holds, places: [], settings: {} }))
-    .default({ what: 'unknown', on: 'unknown', places: [], settings: {} }),
+    // What was read or written counts no more once somebody says that it holds something else.
+    .overwrite((holds) =>
+      holds.what === 'read' || holds.what === 'plan'
+        ? holds
+        : {
+            ...holds,
+            rest: holds.what === 'factory' ? ('factory' as const) : ('unknown' as const),
+            places: [],
+            settings: {},
+            wrote: {},
+          },
+    )
+    .default({ what: 'unknown', on: 'unknown', rest: 'unknown', places: [], settings: {}, wrote: {} }),
+  /** How its sheet begins while nobody knows what it holds: with every value set anew, or with a reset, to which its holder agreed. */
+  start: z.enum(['absolute', 'reset']).default('absolute'),
   /** Places whose present contents may go: somebody has looked at them. */
   accepts: z.array(z.number().int().min(0).max(99_999)).max(1000).default([]),
   /** For an alert radio, the day on which its last test was heard. */

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
-import type { Image } from '../fit/index';
 import { type MemoryDocument, readMemory, writeMemory } from '../formats/memory';
+import type { Wanted } from '../memory/index';
 import {
   canHear,
   type Description,
@@ -52,8 +52,15 @@ export class CableSet {
         no(`/slots/${i}`, `no place ${number} in this kind of set`);
         return;
       }
+      if (values === null) {
+        if (slot.fixed) no(`/slots/${i}`, `place ${number} cannot be empty`);
+        else next.set(number, null);
+        return;
+      }
       const before = this.values.get(number) ?? null;
-      const taken: Record<string, Native> = { ...(before ?? factoryValues(this.description, 0)) };
+      const taken: Record<string, Native> = {
+        ...(before ?? factoryValues(this.description, 0, slot.region)),
+      };
       for (const [id, value] of Object.entries(values)) {
         const field = this.description.fields.find((candidate) => candidate.id === id);
         const known = field && slot.region.cable.includes(id) ? this.valueOf(field, value) : undefined;
@@ -104,13 +111,14 @@ export class CableSet {
   }
 }
 
-/** Sends an image to a virtual set as a file, written and read again as text, and returns what the set then holds. */
+/** Sends what is wanted to a virtual set as a file, written and read again as text, and returns what the set then holds. */
 export function loadByFile(
   description: Description,
-  image: Image,
+  before: Memory,
+  wanted: Wanted,
 ): { memory: Memory; refused: Finding | undefined } {
-  const set = new CableSet(description, image.before);
-  const file = readMemory(JSON.stringify(writeMemory(description, image)));
+  const set = new CableSet(description, before);
+  const file = readMemory(JSON.stringify(writeMemory(description, wanted)));
   const findings = file.ok ? set.take(file.value) : file.findings;
   return { memory: set.memory(), refused: findings[0] };
 }

@@ -1,12 +1,12 @@
 import type { Image } from '../fit/index';
-import { type Description, slotsOf, writtenLists } from '../model/index';
+import { type Description, type Memory, slotsOf, writtenLists } from '../model/index';
 import { mhzText } from '../units/index';
 
 /** One value to set, in the set's own words. */
 export interface CardValue {
   readonly title: string;
   readonly shown: string;
-  /** It stands so from the factory: to be looked at, not to be set. */
+  /** It is known to stand so: to be looked at, not to be set. */
   readonly isThere: boolean;
 }
 
@@ -22,7 +22,7 @@ export interface CardSlot {
  * What to set on a device whose keys nobody has described: per place its values, in the device's words and order, as it shows them.
  * Nothing here says how; that is in its own manual.
  */
-export function valuesCard(description: Description, image: Image): CardSlot[] {
+export function valuesCard(description: Description, image: Image, now: Memory): CardSlot[] {
   const lists = writtenLists(description);
   return slotsOf(description).flatMap((slot): CardSlot[] => {
     const wanted = image.slots.get(slot.number);
@@ -36,7 +36,7 @@ export function valuesCard(description: Description, image: Image): CardSlot[] {
             ? `${mhzText(Number(value))} MHz`
             : String(value)
           : (lists[field.list]?.[Number(value)]?.shown ?? String(value));
-      return [{ title: field.title, shown, isThere: wanted.present?.[field.id] === value }];
+      return [{ title: field.title, shown, isThere: now.slots.get(slot.number)?.[field.id] === value }];
     });
     return [{ number: slot.number, label: slot.label, channelIds: wanted.channelIds, values }];
   });

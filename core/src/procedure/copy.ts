@@ -1,7 +1,9 @@
 import type { Finding } from '../findings/index';
+import { chanceOf, completed, firstDifference, isSameMemory, isWhollyKnown } from '../memory/index';
 import { type Description, type Memory, slotsOf, type Unit, writtenLists } from '../model/index';
 import type { KeyEvent } from './events';
-import { CALM, firstDifference, type Pace, SLOW } from './proof';
+import { CALM, lastsMs, type Pace, SLOW } from './replay';
+import { doRuns, pressesOf, showsWords } from './runs';
 import type { SheetStep } from './sheet';
 import { VirtualDevice } from './virtual';
 import { Writer } from './writer';
@@ -38,7 +40,7 @@ export function copySteps(description: Description): { steps: CopyStep[]; presse
     const written = writer.steps.at(-1);
     return written ? [{ on, step: written, otherShows }] : [];
   });
-  return { steps, presses: writer.presses };
+  return { steps, presses: pressesOf(steps.flatMap(({ step }) => step.runs)).most };
 }
 
 /**
@@ -79,7 +81,7 @@ function play(
   const happen = (on: 'source' | 'target', event: KeyEvent) => {
     const other = on === 'source' ? 'target' : 'source';
     sets[on].take(event);
-    const lasts = event.kind === 'wait' ? event.ms : event.heldMs;
+    const lasts = lastsMs(event);
     sets[other].take({ kind: 'wait', ms: lasts });
     ms += lasts;
     const copies = sets.source.copies();
@@ -87,10 +89,12 @@ function play(
     sent = copies.length;
   };
   steps.forEach(({ on, step, otherShows }, i) => {
-    step.events.forEach((event, k) => {
-      if (k > 0) happen(on, { kind: 'wait', ms: pace.betweenKeysMs });
-      happen(on, event);
-    });
+    doRuns(
+      step.runs,
+      (event) => happen(on, event),
+      () => sets[on].screen(),
+      pace.betweenKeysMs,
+    );
     const other = on === 'source' ? 'target' : 'source';
     for (const [set, wanted] of [
       [on, step.promises],
@@ -98,20 +102,14 @@ function play(
     ] as const) {
       const screen = sets[set].screen();
       if (set === on) screens.push(screen);
-      if (wanted === undefined || screen.some((line) => line.includes(wanted))) continue;
+      if (wanted === undefined || showsWords(screen, wanted)) continue;
       const found = screen.join(' / ');
       broken ??= { code: 'proof-screen-differs', severity: 'error', step: i + 1, wanted, found };
     }
     happen(on, { kind: 'wait', ms: pace.betweenStepsMs });
   });
-  const held = { slots: new Map(), settings: {}, before: source };
-  const difference = firstDifference(description, held, sets.target.memory());
+  const difference = firstDifference(description, source, sets.target.memory());
   return { difference: difference ?? broken, screens, ms };
-}
-
-/** Whether two memories of one kind are the same in every place and setting. */
-export function isSameMemory(description: Description, a: Memory, b: Memory): boolean {
-  return firstDifference(description, { slots: new Map(), settings: {}, before: a }, b) === null;
 }
 
 /** Loading a set from another one of its kind: the steps, and which sets could be the other one. */
@@ -120,26 +118,38 @@ export interface CopyOffer {
   /** Nicknames of sets that hold the plan already, and of ones that will once their own sheet is done. */
   readonly ready: readonly string[];
   readonly later: readonly string[];
-  /** Why it cannot be: no other set shall hold the same, or this one has something of its own. */
+  /** Why it cannot be: no other set is known to hold the same, or this one has something of its own. */
   readonly why: 'alone' | 'own' | null;
 }
 
-/** A set with what it shall hold. */
+/** A set with what is known of its memory once its sheet is done. */
 export interface CopyPartner {
   readonly unit: Pick<Unit, 'nickname' | 'keeps' | 'holds'>;
   readonly shall: Memory;
 }
 
-/** What copying would do for a set; `undefined` where its kind does not copy. A set that has something of its own is never copied over. */
+/**
+ * What copying would do for a set; `undefined` where its kind does not copy. A set that has something of its own is never copied over, and
+ * none is copied from of which something is not known: a copy brings that too.
+ * @param own the places of the set that hold something of its holder's
+ */
 export function offerCopy(
   description: Description,
-  { unit, shall, before }: CopyPartner & { readonly before: Memory },
+  { unit, shall, before, own }: CopyPartner & { readonly before: Memory; readonly own: readonly number[] },
   others: readonly CopyPartner[],
 ): CopyOffer | undefined {
-  const copying = proveCopy(description, shall, before);
+  const chance = chanceOf(1);
+  const copying = proveCopy(
+    description,
+    completed(description, shall, chance),
+    completed(description, before, chance),
+  );
   if (!copying) return undefined;
-  const isOwn = unit.keeps.length > 0 || unit.holds.what === 'other' || unit.holds.places.length > 0;
-  const alike = others.filter((other) => isSameMemory(description, other.shall, shall));
+  const isOwn = unit.keeps.length > 0 || unit.holds.what === 'other' || own.length > 0;
+  const isKnown = (memory: Memory) => isWhollyKnown(description, memory);
+  const alike = isKnown(shall)
+    ? others.filter((other) => isKnown(other.shall) && isSameMemory(description, other.shall, shall))
+    : [];
   const named = (isLoaded: boolean) =>
     alike.flatMap((other) => ((other.unit.holds.what === 'plan') === isLoaded ? [other.unit.nickname] : []));
   return {

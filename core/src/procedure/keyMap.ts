@@ -5,7 +5,8 @@ export interface KeyLine {
   readonly legend: string;
   /** Held at least so long, in milliseconds; a short press without it. */
   readonly heldMs: number | undefined;
-  readonly does: string;
+  /** `null` where its setting decides it, and nobody knows how that stands. */
+  readonly does: string | null;
   /** How to leave what was pressed by mistake; empty where there is nothing to leave. */
   readonly leave: string;
   /** The setting that decides it, by its title; `null` where the key always does this. */
@@ -14,7 +15,7 @@ export interface KeyLine {
 
 /**
  * The key map of a set as configured, in the description's order.
- * @param settings the set's settings by their ids, as places in their lists; the factory's where one is missing
+ * @param settings the set's settings by their ids, as places in their lists; nobody knows those that are missing
  */
 export function keyLines(description: Description, settings: Readonly<Record<string, number>>): KeyLine[] {
   const { keyMap } = description;
@@ -23,10 +24,13 @@ export function keyLines(description: Description, settings: Readonly<Record<str
   return keyMap.keys.flatMap(({ key, heldMs, does }): KeyLine[] => {
     const setting =
       typeof does === 'object' ? description.settings.find(({ id }) => id === does.setting) : undefined;
-    const chosen = setting && lists[setting.list]?.[settings[setting.id] ?? setting.factory]?.means;
+    const legend = description.keys[key] ?? key;
+    const at = setting && settings[setting.id];
+    if (setting && at === undefined)
+      return [{ legend, heldMs, does: null, leave: '', setting: setting.title }];
+    const chosen = setting && at !== undefined ? lists[setting.list]?.[at]?.means : undefined;
     const found = keyMap.functions[typeof does === 'string' ? does : String(chosen)];
     if (!found) return [];
-    const legend = description.keys[key] ?? key;
     return [{ legend, heldMs, does: found.title, leave: found.leave, setting: setting?.title ?? null }];
   });
 }

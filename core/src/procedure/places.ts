@@ -1,8 +1,9 @@
 import type { Image } from '../fit/index';
+import { changedSinceFactory, knownOf } from '../memory/index';
 import {
   type Description,
   isLoadedByProgram,
-  ownPlaces,
+  type Memory,
   type Region,
   type SlotContent,
   slotReader,
@@ -13,8 +14,14 @@ import {
 export type PlaceState =
   /** Nothing is there, and nothing comes. */
   | 'empty'
+  /** Nobody knows what it holds. */
+  | 'unseen'
   /** It holds what it left the factory with. */
   | 'factory'
+  /** It holds what an earlier state of the plan put there, and stays as it is. */
+  | 'earlier'
+  /** It holds what an earlier state of the plan put there, and is emptied. */
+  | 'emptied'
   /** The holder's own, which the plan leaves alone. */
   | 'own'
   /** Held back by its holder: no plan writes there. */
@@ -28,12 +35,12 @@ export type PlaceState =
   /** The plan overwrites the holder's own. */
   | 'goes';
 
-/** One place of a set as it is drawn; a run of empty ones is drawn as one. */
+/** One place of a set as it is drawn; a run of empty ones, or of ones that nobody knows, is drawn as one. */
 export interface DrawnPlace {
   readonly number: number;
   readonly label: string;
   readonly state: PlaceState;
-  /** How many empty places in a row this stands for, up to `lastLabel`; 1 for any other. */
+  /** How many such places in a row this stands for, up to `lastLabel`; 1 for any other. */
   readonly run: number;
   readonly lastLabel: string;
   readonly now: SlotContent | null;
@@ -50,32 +57,47 @@ export interface DrawnRegion {
   readonly blocks: readonly { readonly name: string; readonly places: readonly DrawnPlace[] }[];
 }
 
+/** What is known of a set besides its memory: which numbers its holder keeps, which places the plan wrote, what its sheet changes and empties. */
+export interface PlaceFacts {
+  readonly keeps: readonly number[];
+  readonly wrote: readonly number[];
+  readonly overwrites: readonly number[];
+  readonly erases: readonly number[];
+}
+
 /** The memory of a set as the set has it: every place under its label, with what it holds now and shall hold. */
 export function drawPlaces(
   description: Description,
   image: Image,
-  overwrites: readonly number[],
-  keeps: readonly number[],
+  now: Memory,
+  facts: PlaceFacts,
 ): DrawnRegion[] {
   const read = slotReader(description);
-  const own = new Set(ownPlaces(description, image.before));
-  const [goes, kept] = [new Set(overwrites), new Set(keeps)];
+  const wrote = new Set(facts.wrote);
+  const own = new Set(changedSinceFactory(description, now).filter((number) => !wrote.has(number)));
+  const [goes, kept, erases] = [new Set(facts.overwrites), new Set(facts.keeps), new Set(facts.erases)];
   const regions = new Map<
     Region,
     { title: string; blocks: Map<number, { name: string; places: DrawnPlace[] }> }
   >();
   for (const slot of slotsOf(description)) {
     const { number, label, region, bank, bankName } = slot;
-    const values = image.before.slots.get(number) ?? null;
+    const values = now.slots.get(number) ?? null;
+    const { state: known, unknown } = knownOf(description, slot, now);
+    const isUnseen = known === 'unknown' || unknown.length > 0;
     const wanted = image.slots.get(number);
     const state = (): PlaceState => {
       if (kept.has(number)) return 'kept';
       if (wanted) {
+        if (isUnseen) return 'changed';
         if (values === null) return 'filled';
         if (!goes.has(number)) return 'there';
         return own.has(number) ? 'goes' : 'changed';
       }
+      if (isUnseen) return 'unseen';
       if (values === null) return 'empty';
+      if (erases.has(number)) return 'emptied';
+      if (wrote.has(number)) return 'earlier';
       return own.has(number) ? 'own' : 'factory';
     };
     const place: DrawnPlace = {
@@ -84,7 +106,7 @@ export function drawPlaces(
       state: state(),
       run: 1,
       lastLabel: label,
-      now: read(slot, values),
+      now: isUnseen ? null : read(slot, values),
       shall: wanted?.content ?? null,
       channelIds: wanted?.channelIds ?? [],
     };
@@ -93,7 +115,8 @@ export function drawPlaces(
     const block = drawn.blocks.get(bank) ?? { name: bankName, places: [] };
     drawn.blocks.set(bank, block);
     const last = block.places.at(-1);
-    if (place.state === 'empty' && last?.state === 'empty')
+    const isRun = place.state === 'empty' || place.state === 'unseen';
+    if (isRun && last?.state === place.state)
       block.places[block.places.length - 1] = { ...last, run: last.run + 1, lastLabel: label };
     else block.places.push(place);
   }

@@ -1,5 +1,13 @@
 import type { Image } from '../fit/index';
-import { type Description, listItems, type SlotContent, slotReader, slotsOf } from '../model/index';
+import { knownOf } from '../memory/index';
+import {
+  type Description,
+  listItems,
+  type Memory,
+  type SlotContent,
+  slotReader,
+  slotsOf,
+} from '../model/index';
 import type { Sheet } from './sheet';
 
 /** One place of a set: what it shall hold, what it held before, and whether a sheet changes it. */
@@ -8,41 +16,46 @@ export interface SlotLine {
   readonly label: string;
   readonly channelIds: readonly string[];
   readonly content: SlotContent;
-  readonly before: SlotContent | null;
+  /** `null` when it is empty, `unknown` when nobody knows all of it. */
+  readonly before: SlotContent | null | 'unknown';
   readonly changes: boolean;
 }
 
 /** A setting of the whole set: as it is, and as it shall be. */
 export interface SettingLine {
   readonly title: string;
+  /** `unknown` when nobody knows it. */
   readonly before: string;
   readonly shall: string;
 }
 
 /** The settings of the whole set that an image decides, in the set's words and order. */
-export function settingLines(description: Description, image: Image): SettingLine[] {
+export function settingLines(description: Description, image: Image, now: Memory): SettingLine[] {
   return description.settings.flatMap(({ id, title, list }): SettingLine[] => {
-    const [before, shall] = [image.before.settings[id], image.settings[id]];
+    const [before, shall] = [now.settings[id], image.settings[id]];
     if (shall === undefined) return [];
     const items = listItems(description.lists[list] ?? []);
-    return [{ title, before: items[before ?? 0]?.shown ?? '', shall: items[shall]?.shown ?? '' }];
+    const was = before === undefined ? 'unknown' : (items[before]?.shown ?? '');
+    return [{ title, before: was, shall: items[shall]?.shown ?? '' }];
   });
 }
 
 /** The places of an image in the set's order, to be read back after the steps, and to see what goes. */
-export function readBackLines(description: Description, image: Image, sheet: Sheet): SlotLine[] {
+export function readBackLines(description: Description, image: Image, sheet: Sheet, now: Memory): SlotLine[] {
   const read = slotReader(description);
   const changed = new Set(sheet.steps.map(({ slotNumber }) => slotNumber));
   return slotsOf(description).flatMap((slot): SlotLine[] => {
     const wanted = image.slots.get(slot.number);
     if (!wanted) return [];
+    const { state, unknown } = knownOf(description, slot, now);
+    const isKnown = state !== 'unknown' && unknown.length === 0;
     return [
       {
         number: slot.number,
         label: slot.label,
         channelIds: wanted.channelIds,
         content: wanted.content,
-        before: read(slot, wanted.present),
+        before: isKnown ? read(slot, now.slots.get(slot.number) ?? null) : 'unknown',
         changes: changed.has(slot.number),
       },
     ];

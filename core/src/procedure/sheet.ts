@@ -1,29 +1,31 @@
 import type { Finding } from '../findings/index';
-import type { Image, WantedSlot } from '../fit/index';
+import type { Changes, PlaceChange } from '../memory/index';
+import { hasField, valuesOnceUsed } from '../memory/index';
 import {
   type Description,
   isLoadedByProgram,
-  type Slot,
+  type Native,
+  type Recipes,
   slotsOf,
   type Unit,
   writtenLists,
 } from '../model/index';
-import type { KeyEvent } from './events';
+import { pressesOf, type Run } from './runs';
 import { slotsInTurn } from './visits';
 import { Writer } from './writer';
 
-/** A run of like presses, as it is drawn: the key's legend, how often, how long held; or a pause. */
-export type DrawnKeys =
-  | { readonly kind: 'key'; readonly legend: string; readonly times: number; readonly heldMs?: number }
-  | { readonly kind: 'pause'; readonly ms: number };
+/** What a step is for: to come to where the steps begin, to return all to the factory state, to empty, to make places work, to name them, to set what is for the whole set, to end. */
+export type StepPart = 'start' | 'reset' | 'erase' | 'work' | 'settings' | 'names' | 'end';
 
 /** One numbered step of a sheet. */
 export interface SheetStep {
+  /** The same for the same task on every sheet of a kind: the place, the field or part, and which step of it. */
+  readonly id: string;
+  readonly part: StepPart;
   /** The slot it is about; `null` where it is about the whole set. */
   readonly slotNumber: number | null;
   readonly says: string;
-  readonly keys: readonly DrawnKeys[];
-  readonly events: readonly KeyEvent[];
+  readonly runs: readonly Run[];
   /** What the manual promises on the display afterwards. */
   readonly promises: string | undefined;
 }
@@ -33,85 +35,216 @@ export interface Sheet {
   /** By keys, by a file that a program sends, or by nobody knows which keys. */
   readonly way: 'keys' | 'file' | 'unknown';
   readonly steps: readonly SheetStep[];
+  /** Key presses, on average where some of them depend on what the set holds. */
   readonly presses: number;
-  /** Slots whose contents go; empty slots are not among them. */
+  /** Key presses at most. */
+  readonly mostPresses: number;
+  /** It returns everything to the factory state before all else. */
+  readonly resets: boolean;
+  /** Slots whose contents go, or may go since nobody knows what they hold; empty slots are not among them. */
   readonly overwrites: readonly number[];
   /** The tone picked by hand that its first steps clear, as a place in the operator's list; 0 where there is none to clear. */
   readonly clears: number;
   readonly findings: readonly Finding[];
 }
 
+/** How a sheet is to be written. */
+export interface SheetOptions {
+  /** What is known of a tone picked by hand on this set. */
+  readonly pickedTone?: Unit['pickedTone'];
+  /** Return everything to the factory state first; `changes` then start from there. */
+  readonly resets?: boolean;
+}
+
+/** Whether a kind of set can be emptied place by place. */
+export function canErase({ recipes }: Pick<Description, 'recipes'>, slot: PlaceChange['slot']): boolean {
+  return recipes?.erase?.regions.includes(slot.region.id) ?? false;
+}
+
 /**
- * Composes the recipes of a description into the steps for an image. Slots that already hold what is wanted get no step.
+ * Composes the recipes of a description into the steps for what must change. A place of which something is unknown is emptied first where
+ * the set can do that; else each of its values is turned until it shows. Names come last, in a pass of their own: by then all places work.
  * Reads the recipes alone, never the behaviour, so that replaying the sheet is a test of both.
- * @param pickedTone what is known of a tone picked by hand on this set
  */
-export function writeSheet(
-  description: Description,
-  image: Image,
-  pickedTone: Unit['pickedTone'] = 'unknown',
-): Sheet {
-  const recipes = description.recipes;
+export function writeSheet(description: Description, changes: Changes, options: SheetOptions = {}): Sheet {
+  const { recipes } = description;
+  const overwrites = changes.places.flatMap(({ slot, was, to }) =>
+    to !== null && was !== 'empty' ? [slot.number] : [],
+  );
   if (!recipes) {
     const isByFile = isLoadedByProgram(description);
     return {
       way: isByFile ? 'file' : 'unknown',
       steps: [],
       presses: 0,
+      mostPresses: 0,
+      resets: false,
       clears: 0,
-      overwrites: overwritten(description, image),
+      overwrites,
       findings: isByFile ? [] : [{ code: 'steps-not-known', severity: 'error' }],
     };
   }
-  const slots = slotsOf(description);
-  const lists = writtenLists(description);
-  const start = slots.find((slot) => slot.number === recipes.startNumber);
-  if (!start) throw new RangeError(`recipes.startNumber: ${recipes.startNumber}`);
-  const writer = new Writer(description, recipes, slots, lists, start);
-  const findings: Finding[] = [];
-  const clears = recipes.clearPicked ? pickedPlace(description, lists, pickedTone) : 0;
-  if (clears > 0) writer.clearPicked(clears);
-  let isBegun = false;
-  const changes = new Map(
-    slots.flatMap((slot) => {
-      const wanted = image.slots.get(slot.number);
-      const fields = wanted ? changedFields(description, slot, wanted) : [];
-      return wanted && fields.length > 0 ? [[slot.number, { wanted, fields }] as const] : [];
-    }),
-  );
-  for (const slot of slotsInTurn(recipes, slots, start, ({ number }) => changes.has(number))) {
-    const change = changes.get(slot.number);
-    if (!change) continue;
-    const { wanted, fields: changed } = change;
-    if (!isBegun) writer.once(recipes.begin);
-    isBegun = true;
-    for (const field of changed)
-      if (!recipes.order.includes(field)) findings.push({ code: 'no-recipe', severity: 'error', field });
-    writer.slot(
-      slot,
-      wanted,
-      recipes.order.filter((field) => changed.includes(field)),
-    );
-  }
-  for (const setting of description.settings) {
-    const to = image.settings[setting.id];
-    const from = image.before.settings[setting.id] ?? setting.factory;
-    if (to === undefined || to === from) continue;
-    if (!recipes.settings[setting.id])
-      findings.push({ code: 'no-recipe', severity: 'error', field: setting.title });
-    if (!isBegun) writer.once(recipes.begin);
-    isBegun = true;
-    writer.setting(setting, from, to);
-  }
-  if (isBegun) writer.once(recipes.finish);
+  const inOrder = write(description, recipes, changes, options, true);
+  const shortest = write(description, recipes, changes, options, false);
+  // As a person reads, place by place, unless another order saves at least a tenth.
+  const best = shortest.presses.mean <= inOrder.presses.mean * 0.9 ? shortest : inOrder;
   return {
     way: 'keys',
+    steps: best.steps,
+    presses: Math.round(best.presses.mean),
+    mostPresses: best.presses.most,
+    resets: options.resets === true,
+    clears: best.clears,
+    overwrites,
+    findings: best.findings,
+  };
+}
+
+function write(
+  description: Description,
+  recipes: Recipes,
+  { places, settings }: Changes,
+  { pickedTone = 'unknown', resets = false }: SheetOptions,
+  inOrder: boolean,
+) {
+  const slots = slotsOf(description);
+  const lists = writtenLists(description);
+  const findings: Finding[] = [];
+  const first = slots.find((slot) => slot.number === recipes.startNumber);
+  if (!first)
+    findings.push({
+      code: 'document-shape',
+      severity: 'error',
+      path: '/recipes/startNumber',
+      detail: `no place ${recipes.startNumber}`,
+    });
+  const start = recipes.start && !recipes.start.atStart ? undefined : first;
+  const writer = new Writer(description, recipes, slots, lists, start);
+  const clears = recipes.clearPicked ? pickedPlace(description, lists, pickedTone) : 0;
+  const nothing = places.length === 0 && settings.length === 0 && clears === 0 && !resets;
+  const missing = (field: string) => findings.push({ code: 'no-recipe', severity: 'error', field });
+  if (!nothing) {
+    writer.part = 'start';
+    if (recipes.start) writer.once(recipes.start.steps);
+    if (resets) {
+      writer.part = 'reset';
+      if (recipes.reset) writer.once(recipes.reset.steps);
+      else missing('reset');
+      writer.standsOn(start);
+    }
+    if (clears > 0) writer.clearPicked(clears);
+    if (places.length > 0 || settings.length > 0) writer.once(recipes.begin);
+  }
+  const inTurn = (numbers: ReadonlySet<number>) =>
+    slotsInTurn(recipes, slots, inOrder ? null : (writer.standsAt() ?? slots[0]), ({ number }) =>
+      numbers.has(number),
+    );
+  const changeAt = new Map(places.map((change) => [change.slot.number, change]));
+
+  writer.part = 'erase';
+  const erased = places.filter(({ to, slot }) => to === null && canErase(description, slot));
+  for (const slot of inTurn(new Set(erased.map(({ slot }) => slot.number)))) writer.erase(slot);
+
+  writer.part = 'work';
+  const filled = places.filter(({ to }) => to !== null);
+  const nameField = description.fields.find(({ holds }) => holds === 'name')?.id;
+  const tasks = new Map(
+    filled.map((change) => [change.slot.number, taskOf(description, recipes, change, nameField, missing)]),
+  );
+  const named: number[] = [];
+  for (const slot of inTurn(new Set(tasks.keys()))) {
+    const [change, task] = [changeAt.get(slot.number), tasks.get(slot.number)];
+    if (!change?.to || !task) continue;
+    const isNamedLater = tasks.size > 1 && task.names.length > 0 && task.fields.length > 0;
+    writer.change(
+      { slot, before: task.before },
+      change.to,
+      isNamedLater ? task.fields : [...task.fields, ...task.names],
+      task.empties,
+    );
+    if (isNamedLater) named.push(slot.number);
+  }
+
+  writer.part = 'settings';
+  for (const change of settings) {
+    const setting = description.settings.find(({ id }) => id === change.id);
+    if (!setting) continue;
+    if (!recipes.settings[setting.id]) missing(setting.title);
+    writer.setting(setting, change);
+  }
+
+  writer.part = 'names';
+  for (const slot of inTurn(new Set(named))) {
+    const [change, task] = [changeAt.get(slot.number), tasks.get(slot.number)];
+    if (!change?.to || !task) continue;
+    // The others are done: what the place shall hold is what it holds, but for its name.
+    const others = Object.keys(change.to).filter((field) => !task.names.includes(field));
+    const before = { ...pick(change.to, others), ...pick(task.before, task.names) };
+    writer.change({ slot, before }, change.to, task.names, false);
+  }
+
+  writer.part = 'end';
+  if (places.length > 0 || settings.length > 0) writer.once(recipes.finish);
+  for (const { why, field } of writer.stuck) {
+    const title = description.fields.find(({ id }) => id === field)?.title;
+    if (
+      !findings.some(
+        (finding) => finding.code === why && 'field' in finding && finding.field === (title ?? field),
+      )
+    )
+      findings.push({ code: why, severity: 'error', field: title ?? field });
+  }
+  return {
     steps: writer.steps,
-    presses: writer.presses,
+    presses: pressesOf(writer.steps.flatMap(({ runs }) => runs)),
     clears,
-    overwrites: overwritten(description, image),
     findings,
   };
+}
+
+/** What is to be done at a place: whether it is emptied first, what it then holds, which fields are set, and its name apart. */
+function taskOf(
+  description: Description,
+  recipes: Recipes,
+  { slot, was, before, to, fields }: PlaceChange,
+  nameField: string | undefined,
+  missing: (field: string) => void,
+) {
+  const known = { ...before };
+  const isUnknown =
+    was === 'unknown' || (was === 'used' && fields.some((field) => before[field] === undefined));
+  const empties = isUnknown && canErase(description, slot);
+  const isEmpty = was === 'empty' || empties;
+  const once = valuesOnceUsed(description, slot.region);
+  const wanted = isEmpty
+    ? description.fields.flatMap(({ id }) =>
+        hasField(slot.region, id) && to?.[id] !== undefined && once[id] !== to[id] ? [id] : [],
+      )
+    : fields;
+  const settable = wanted.filter((field) => {
+    const isKnown = recipes.order.includes(field);
+    if (!isKnown) missing(field);
+    return isKnown;
+  });
+  const ordered = recipes.order.filter((field) => settable.includes(field));
+  return {
+    empties,
+    before: isEmpty ? { ...emptyFrequency(description), ...once } : known,
+    fields: ordered.filter((field) => field !== nameField),
+    names: ordered.filter((field) => field === nameField),
+  };
+}
+
+/** What stands in an empty place of a set that counts its frequencies: it shows the first that it would have. */
+function emptyFrequency({ fields }: Description): Record<string, Native> {
+  const counted = fields.find(({ holds, list }) => holds === 'receiveHz' && list !== undefined);
+  return counted ? { [counted.id]: counted.factory } : {};
+}
+
+function pick<V>(values: Readonly<Record<string, V>>, fields: readonly string[]): Record<string, V> {
+  return Object.fromEntries(
+    fields.flatMap((field) => (field in values ? [[field, values[field] as V]] : [])),
+  );
 }
 
 /** The place of a tone in the operator's list; 0 where none is picked, nobody knows, or the set has no such list. */
@@ -124,26 +257,5 @@ function pickedPlace(
   return Math.max(
     0,
     (lists[operatorTone.list] ?? []).findIndex(({ means }) => means === tone),
-  );
-}
-
-/** The slots that hold something now and shall hold something else, in the set's order. */
-function overwritten(description: Description, image: Image): number[] {
-  return slotsOf(description).flatMap((slot) => {
-    const wanted = image.slots.get(slot.number);
-    const goes = wanted && wanted.present !== null && changedFields(description, slot, wanted).length > 0;
-    return goes ? [slot.number] : [];
-  });
-}
-
-/** The fields of a slot that must be set. An empty slot takes the factory's values once it has its frequency. */
-function changedFields(description: Description, slot: Slot, wanted: WantedSlot): string[] {
-  const before = wanted.present ?? (slot.fixed ? {} : afterFrequency(description));
-  return Object.entries(wanted.values).flatMap(([field, value]) => (before[field] === value ? [] : [field]));
-}
-
-function afterFrequency(description: Description): Record<string, number | string> {
-  return Object.fromEntries(
-    description.fields.flatMap((field) => (field.holds === 'receiveHz' ? [] : [[field.id, field.factory]])),
   );
 }

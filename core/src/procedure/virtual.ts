@@ -24,6 +24,12 @@ import { fillScreen } from './screen';
 import { type Emission, talkHz, talkTone } from './sending';
 import { firstBankCopies, mod, type SlotMove, slotAfter } from './slotMove';
 
+/** What a virtual device does and where it stands when somebody takes it in hand. */
+export interface Whereabouts {
+  readonly mode: string;
+  readonly number: number;
+}
+
 /**
  * A virtual device: the behaviour of a description, run on a simulated clock. It takes key events and shows screen text; it
  * knows nothing of plans, fits or sheets.
@@ -54,12 +60,14 @@ export class VirtualDevice {
   /**
    * @param memory what it holds at the start; as from the factory where nothing is given
    * @param picked the tone that its operator picked by hand, as a place in their list; 0 is none
+   * @param from what it does and where it stands; as it comes on where nothing is given
    * @throws RangeError for a description that has no behaviour
    */
   constructor(
     private readonly description: Description,
     memory: Memory = factoryMemory(description),
     private picked = 0,
+    from?: Whereabouts,
   ) {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
@@ -70,9 +78,10 @@ export class VirtualDevice {
     this.values = new Map(memory.slots);
     this.saved = memory.slots;
     this.settings = { ...memory.settings };
-    this.mode = this.behaviour.start;
-    this.at = this.slots.findIndex(({ number }) => number === this.behaviour.startNumber);
-    if (this.at < 0) throw new RangeError(`startNumber: ${this.behaviour.startNumber}`);
+    this.mode = from?.mode ?? this.behaviour.start;
+    const standsOn = from?.number ?? this.behaviour.startNumber;
+    this.at = this.slots.findIndex(({ number }) => number === standsOn);
+    if (this.at < 0) throw new RangeError(`stands on: ${standsOn}`);
     this.beginRound();
   }
 
@@ -80,6 +89,10 @@ export class VirtualDevice {
   take(event: KeyEvent): void {
     if (event.kind === 'wait') {
       this.advance(event.ms);
+      return;
+    }
+    if (event.kind === 'power') {
+      this.wake();
       return;
     }
     const key = this.behaviour.keys[event.key];
@@ -174,6 +187,16 @@ export class VirtualDevice {
   /** Whether something is lost if no key comes for a while: the present mode's time-out in milliseconds, or none. */
   windowMs(): number | undefined {
     return this.behaviour.modes[this.mode]?.timeout?.ms;
+  }
+
+  /** Switched off and on: what was being entered is gone. */
+  private wake(): void {
+    this.saved = new Map(this.values);
+    this.entry = '';
+    this.lastKeyMs = this.nowMs;
+    if (this.behaviour.wakesAt === 'start')
+      this.at = this.slots.findIndex(({ number }) => number === this.behaviour.startNumber);
+    if (!this.behaviour.modes[this.mode]?.staysOn) this.enter(this.behaviour.start);
   }
 
   private advance(ms: number): void {
@@ -356,6 +379,12 @@ export class VirtualDevice {
       case 'switchOff':
         this.saved = new Map(this.values);
         return;
+      case 'eraseSlot': {
+        const { number, fixed } = this.slot();
+        if (fixed) this.refuse();
+        else this.values.set(number, null);
+        return;
+      }
       case 'sendCopy':
         this.copied.push(this.memory());
         return;
@@ -424,7 +453,7 @@ export class VirtualDevice {
       const value = field && enteredValue(item, field, this.itemList(), this.draft);
       if (field === undefined || value === undefined) return false;
       const receiveHz = field.holds === 'receiveHz' ? Number(value) : 0;
-      const base = this.values.get(number) ?? factoryValues(this.description, receiveHz);
+      const base = this.values.get(number) ?? factoryValues(this.description, receiveHz, this.slot().region);
       this.values.set(number, { ...base, [field.id]: value });
     }
     return true;
@@ -444,7 +473,7 @@ export class VirtualDevice {
   }
 
   private pickSlot(to: SlotMove): void {
-    const index = slotAfter(this.slots, this.at, to, this.entry);
+    const index = slotAfter(this.slots, this.at, to, this.entry, this.behaviour.startNumber);
     if (index < 0) {
       this.refuse();
       return;

@@ -48,16 +48,19 @@ export function presses(
   return sum;
 }
 
-/** The slots of a sheet in the order in which they are done: bank by bank, and where places are turned to, with the fewest presses. */
+/**
+ * The slots of a sheet in the order in which they are done: as the set has them, or, from a start, bank by bank, and where places are
+ * turned to, with the fewest presses.
+ */
 export function slotsInTurn(
   recipes: Recipes,
   slots: readonly Slot[],
-  start: Slot,
+  start: Slot | null | undefined,
   isChanged: (slot: Slot) => boolean,
 ): Slot[] {
   const turn = recipes.slotStep.find((step) => step.do === 'turn');
   const changed = slots.filter(isChanged);
-  if (turn?.do !== 'turn') return changed;
+  if (turn?.do !== 'turn' || !start) return changed;
   if (turn.what === 'slot') return along(slots, changed, start, turn);
   const banks = [...new Set(changed.map(({ bank }) => bank))];
   return banks.flatMap((bank) => {

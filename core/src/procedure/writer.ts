@@ -1,46 +1,84 @@
-import type { WantedSlot } from '../fit/index';
+import type { PlaceChange, SettingChange } from '../memory/index';
 import type { Description, ListItem, Native, RecipeStep, Recipes, Slot } from '../model/index';
 import { mhzText } from '../units/index';
-import { type KeyEvent, TAP_MS } from './events';
-import type { DrawnKeys, SheetStep } from './sheet';
+import { marks } from './marks';
+import type { Run } from './runs';
+import type { SheetStep, StepPart } from './sheet';
 import { turnWheel } from './turns';
+import { letterUntil, turnUntil } from './until';
 
 const DIGITS = '0123456789';
 const AREA_DIGITS = 6;
-const NOTHING: WantedSlot = {
-  channelIds: [],
-  values: {},
-  content: { receiveHz: 0, transmitHz: null },
-  present: null,
-};
+
+/** What a step is about: a place and one of its fields, or a setting of the whole set; nothing for what is done once. */
+export interface About {
+  readonly slot: Slot;
+  /** What the place shall hold in the end. */
+  readonly to: Readonly<Record<string, Native>>;
+  /** What is known of what it holds now. */
+  readonly before: Readonly<Record<string, Native>>;
+  readonly field: string;
+  readonly setting?: {
+    readonly id: string;
+    readonly list: readonly ListItem[];
+    readonly from: number | undefined;
+    readonly to: number;
+  };
+  /** The place the step belongs to on the sheet; `null` for the whole set. */
+  readonly belongsTo: number | null;
+}
+
+/** Where the set stands, as far as it is known. */
+interface Position {
+  readonly slot?: Slot;
+  readonly bank?: number;
+}
+
+/** The recipes cannot say how: a value of unknown standing that can only be turned from where it stands, or a letter without a key. */
+export interface Stuck {
+  readonly why: 'start-unknown' | 'no-recipe';
+  readonly field: string;
+}
 
 /** Writes steps down one after another and remembers where the set stands: its slot and its place in the list of items. */
 export class Writer {
   readonly steps: SheetStep[] = [];
-  presses = 0;
+  readonly stuck: Stuck[] = [];
+  part: StepPart = 'work';
   private place = 0;
+  private at: Position;
+  private readonly counts = new Map<string, number>();
 
+  /** @param start where the set stands; nothing where nobody knows */
   constructor(
     private readonly description: Description,
     private readonly recipes: Recipes,
     private readonly slots: readonly Slot[],
     private readonly lists: Readonly<Record<string, readonly ListItem[]>>,
-    private at: Slot,
-  ) {}
+    start: Slot | undefined,
+  ) {
+    this.at = start ? { slot: start, bank: start.bank } : {};
+  }
 
   /** What is done once, before all slots or after them. */
   once(steps: readonly RecipeStep[]): void {
-    for (const step of steps) this.write(step, { slot: this.at, wanted: NOTHING, field: '' });
+    for (const step of steps) this.write(step, this.whole());
+  }
+
+  /** From here on nobody knows where it stands, or it stands on a place. */
+  standsOn(slot: Slot | undefined): void {
+    this.at = slot ? { slot, bank: slot.bank } : {};
+  }
+
+  /** Where it stands; `undefined` where nobody knows. */
+  standsAt(): Slot | undefined {
+    return this.at.slot;
   }
 
   /** One setting of the whole set, from one place of its list to another. */
-  setting(setting: Description['settings'][number], from: number, to: number): void {
-    const about = {
-      slot: this.at,
-      wanted: NOTHING,
-      field: '',
-      setting: { id: setting.id, list: this.lists[setting.list] ?? [], from, to },
-    };
+  setting(setting: Description['settings'][number], { from, to }: SettingChange): void {
+    const list = this.lists[setting.list] ?? [];
+    const about = { ...this.whole(), field: setting.id, setting: { id: setting.id, list, from, to } };
     for (const step of this.recipes.settings[setting.id] ?? []) this.write(step, about);
   }
 
@@ -48,23 +86,32 @@ export class Writer {
   clearPicked(from: number): void {
     const { operatorTone } = this.description;
     const list = typeof operatorTone === 'object' ? (this.lists[operatorTone.list] ?? []) : [];
-    const about = { slot: this.at, wanted: NOTHING, field: '', setting: { id: '', list, from, to: 0 } };
+    const about = { ...this.whole(), setting: { id: '', list, from, to: 0 } };
     for (const step of this.recipes.clearPicked ?? []) this.write(step, about);
   }
 
-  /** Everything for one slot: come to it, open the items, set each field in turn, leave. */
-  slot(slot: Slot, wanted: WantedSlot, fields: readonly string[]): void {
+  /** Comes to a place and empties it. */
+  erase(slot: Slot): void {
+    const about = this.aboutPlace({ slot, before: {} }, {}, '');
+    this.goTo(about);
+    for (const step of this.recipes.erase?.steps ?? []) this.write(step, about);
+  }
+
+  /** Everything for one slot: come to it, empty it where that is wanted, open the items, set each field in turn, leave. */
+  change(
+    change: Pick<PlaceChange, 'slot' | 'before'>,
+    to: About['to'],
+    fields: readonly string[],
+    empties: boolean,
+  ): void {
     const { recipes } = this;
-    const about = { slot, wanted, field: '' };
-    if (recipes.bankStep.length > 0 && slot.bank !== this.at.bank) {
-      for (const step of recipes.bankStep) this.write(step, about);
-      this.at = this.slots.find((other) => other.bank === slot.bank) ?? slot;
-    }
-    for (const step of recipes.slotStep) this.write(step, about);
-    this.at = slot;
+    const about = this.aboutPlace(change, to, '');
+    this.goTo(about);
+    if (empties) for (const step of recipes.erase?.steps ?? []) this.write(step, about);
+    if (fields.length === 0) return;
     this.place = 0;
     for (const step of recipes.open) this.write(step, about);
-    for (const of of this.inTurn(slot, wanted, fields)) {
+    for (const of of this.inTurn(about, fields)) {
       for (const step of recipes.item) this.write(step, of);
       this.place = recipes.items[of.field]?.place ?? 0;
       for (const step of recipes.set[of.field] ?? []) this.write(step, of);
@@ -73,50 +120,92 @@ export class Writer {
     for (const step of recipes.close) this.write(step, about);
   }
 
+  private whole(): About {
+    const slot = this.at.slot ?? (this.slots[0] as Slot);
+    return { slot, to: {}, before: {}, field: '', belongsTo: null };
+  }
+
+  private aboutPlace(
+    { slot, before }: Pick<PlaceChange, 'slot' | 'before'>,
+    to: About['to'],
+    field: string,
+  ): About {
+    return { slot, to, before, field, belongsTo: slot.number };
+  }
+
+  private goTo(about: About): void {
+    const { recipes } = this;
+    const { slot } = about;
+    if (recipes.bankStep.length > 0 && slot.bank !== this.at.bank) {
+      for (const step of recipes.bankStep) this.write(step, about);
+      this.standsOn(this.slots.find((other) => other.bank === slot.bank) ?? slot);
+    }
+    for (const step of recipes.slotStep) this.write(step, about);
+    this.standsOn(slot);
+  }
+
   /** The fields to set; where one of them is locked by another field, that one is opened first and set last. */
-  private inTurn(slot: Slot, wanted: WantedSlot, fields: readonly string[]): About[] {
+  private inTurn(about: About, fields: readonly string[]): About[] {
     const { unlock } = this.recipes;
+    const { to, before } = about;
     const isLocked =
       unlock !== undefined &&
-      wanted.present !== null &&
-      wanted.present[unlock.field] !== unlock.value &&
+      before[unlock.field] !== undefined &&
+      before[unlock.field] !== unlock.value &&
       fields.some((field) => unlock.for.includes(field));
-    if (!isLocked) return fields.map((field) => ({ slot, wanted, field }));
-    const open: WantedSlot = { ...wanted, values: { ...wanted.values, [unlock.field]: unlock.value } };
-    const after: WantedSlot = { ...wanted, present: { ...wanted.present, [unlock.field]: unlock.value } };
+    if (!isLocked) return fields.map((field) => ({ ...about, field }));
+    const open = { ...about, to: { ...to, [unlock.field]: unlock.value }, field: unlock.field };
+    const after = { ...about, before: { ...before, [unlock.field]: unlock.value } };
     const rest = fields.filter((field) => field !== unlock.field);
-    const last = wanted.values[unlock.field] === unlock.value ? [] : [unlock.field];
-    return [
-      { slot, wanted: open, field: unlock.field },
-      ...[...rest, ...last].map((field) => ({ slot, wanted: after, field })),
-    ];
+    const last = to[unlock.field] === unlock.value ? [] : [unlock.field];
+    return [open, ...[...rest, ...last].map((field) => ({ ...after, field }))];
   }
 
   private write(step: RecipeStep, about: About): void {
     switch (step.do) {
       case 'press':
         this.add(step, about, [
-          { key: step.key, times: 1, ...(step.heldMs !== undefined && { heldMs: step.heldMs }) },
+          {
+            do: 'press',
+            key: step.key,
+            times: 1,
+            ...(step.heldMs !== undefined && { heldMs: step.heldMs }),
+            ...(step.when !== undefined && { when: step.when }),
+          },
         ]);
         break;
+      case 'power':
+        this.add(step, about, [{ do: 'power' }]);
+        break;
       case 'type':
-        this.add(step, about, this.typed(step.text ?? this.textFor(step.what, step.width ?? 0, about)));
+        this.add(
+          step,
+          about,
+          this.typed(step.text ?? this.textFor(step.what, step.width ?? 0, about), about),
+        );
         break;
       case 'turn': {
-        const { from, to, count } = this.wheel(step.what, about);
-        const runs = turnWheel(from, to, count, step);
+        const runs = this.turned(step, about);
         if (runs.length > 0) this.add(step, about, runs);
         break;
       }
-      case 'tapName':
-        this.tapName(step, about);
+      case 'tapName': {
+        const runs = this.taps(String(about.to[about.field] ?? ''), step.pauseMs, about);
+        if (runs.length > 0) this.add(step, about, runs);
         break;
+      }
       case 'wheelName': {
         const rule = this.description.names;
         const length = typeof rule === 'object' ? rule.length : 0;
-        const name = (value: Native | undefined) => String(value ?? '').padEnd(length, ' ');
-        const wheel = this.recipes.letterWheel ?? '';
-        this.wheelEach(step, about, wheel, name(this.before(about)), name(about.wanted.values[about.field]));
+        const name = (value: Native | undefined) =>
+          value === undefined ? undefined : String(value).padEnd(length, ' ');
+        this.wheelEach(
+          step,
+          about,
+          this.recipes.letterWheel ?? '',
+          name(this.before(about)),
+          name(about.to[about.field]) ?? '',
+        );
         break;
       }
       case 'wheelDigits': {
@@ -126,12 +215,13 @@ export class Writer {
           list.length > 0
             ? (list[Number(value)]?.shown ?? '')
             : String(value ?? '').padStart(AREA_DIGITS, '0');
+        const before = this.before(about);
         this.wheelEach(
           step,
           about,
           DIGITS,
-          shown(this.before(about)),
-          shown(about.wanted.values[about.field]),
+          before === undefined ? undefined : shown(before),
+          shown(about.to[about.field]),
         );
         break;
       }
@@ -140,16 +230,21 @@ export class Writer {
     }
   }
 
-  private typed(text: string): Run[] {
-    return [...text].map((char) => {
+  private typed(text: string, about: About): Run[] {
+    return [...text].flatMap((char): Run[] => {
       const key = this.recipes.charKeys?.[char];
-      if (!key) throw new RangeError(`no key types "${char}" in ${this.description.id}`);
-      return { key, times: 1 };
+      if (key) return [{ do: 'press', key, times: 1 }];
+      this.isStuck('no-recipe', about);
+      return [];
     });
   }
 
+  private isStuck(why: Stuck['why'], { field }: About): void {
+    this.stuck.push({ why, field });
+  }
+
   private textFor(what: Extract<RecipeStep, { do: 'type' }>['what'], width: number, about: About): string {
-    const value = about.wanted.values[about.field];
+    const value = about.to[about.field];
     switch (what) {
       case 'slotNumber':
         return String(about.slot.number).padStart(width, '0');
@@ -158,13 +253,14 @@ export class Writer {
       case 'itemNumber':
         return this.recipes.items[about.field]?.number ?? '';
       case 'frequency':
-        return this.frequencyDigits(Number(value));
+        return this.frequencyDigits(Number(value), about);
       case 'areaCode':
         return String(value);
       case 'transmitFrequency':
-        return this.frequencyDigits(this.sideHz(about));
+        return this.frequencyDigits(this.sideHz(about), about);
       case 'text':
-        throw new RangeError(`no text to type in ${this.description.id}`);
+        this.isStuck('no-recipe', about);
+        return '';
       case 'listCode':
         if (about.setting) return about.setting.list[about.setting.to]?.typed ?? '';
         return this.listFor(about.field)[Number(value)]?.typed ?? '';
@@ -173,172 +269,215 @@ export class Writer {
     }
   }
 
-  private frequencyDigits(hz: number): string {
+  private frequencyDigits(hz: number, about: About): string {
     const rule = this.recipes.frequencyEntry;
-    if (!rule) throw new RangeError(`no frequencyEntry in ${this.description.id}`);
+    if (!rule) {
+      this.isStuck('no-recipe', about);
+      return '';
+    }
     return String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0');
   }
 
   /** The frequency on which a slot shall send, where its offset is set by typing that frequency. */
-  private sideHz({ wanted, field }: About): number {
+  private sideHz({ to, field }: About): number {
     const frequency = this.description.fields.find(({ holds }) => holds === 'receiveHz');
-    const receiveHz = Number(wanted.values[frequency?.id ?? ''] ?? 0);
-    return receiveHz + Number(this.listFor(field)[Number(wanted.values[field])]?.means ?? 0);
+    const receiveHz = Number(to[frequency?.id ?? ''] ?? 0);
+    return receiveHz + Number(this.listFor(field)[Number(to[field])]?.means ?? 0);
   }
 
+  /** Turns a wheel: from where it stands, or, where nobody knows, until the display shows where it shall stand. */
+  private turned(step: Extract<RecipeStep, { do: 'turn' }>, about: About): Run[] {
+    const { from, to, count, shownAt } = this.wheel(step.what, about);
+    const isOn = (place: number | undefined) => place === undefined || (place >= 0 && place < count);
+    if (!isOn(from) || !isOn(to)) {
+      this.isStuck('no-recipe', about);
+      return [];
+    }
+    if (from !== undefined)
+      return turnWheel(from, to, count, step).map((turn): Run => ({ do: 'press', ...turn }));
+    const { shows } = step;
+    if (shows === undefined) {
+      this.isStuck('start-unknown', about);
+      return [];
+    }
+    // A key that changes a value at once, with nothing opened before, may have to bring it round to where it was.
+    const opensNothing = about.setting !== undefined && this.recipes.settings[about.setting.id]?.[0] === step;
+    const mayGoRound = step.what === 'bank' || opensNothing;
+    return turnUntil({ count, up: step.up, big: step.big, mayGoRound }, to, (place) =>
+      this.fill(shows, about, shownAt(place)),
+    );
+  }
+
+  /** Where a wheel stands and shall stand, and what fills the marks of a text at each of its places. */
   private wheel(
     what: 'value' | 'item' | 'slot' | 'position' | 'bank',
     about: About,
-  ): { from: number; to: number; count: number } {
-    const { slot, wanted, field } = about;
+  ): {
+    from: number | undefined;
+    to: number;
+    count: number;
+    shownAt: (place: number) => Record<string, string>;
+  } {
+    const { slot, to, field, setting } = about;
+    const places = (among: readonly Slot[]) => ({
+      from: this.at.slot && among.includes(this.at.slot) ? among.indexOf(this.at.slot) : undefined,
+      to: among.indexOf(slot),
+      count: among.length,
+      shownAt: (place: number) => slotMarks(among[place] ?? slot),
+    });
     switch (what) {
-      case 'value':
-        if (about.setting)
-          return { from: about.setting.from, to: about.setting.to, count: about.setting.list.length };
+      case 'value': {
+        const list = setting?.list ?? this.listFor(field);
+        const shownAt = (place: number) => ({ value: list[place]?.shown ?? '' });
+        if (setting) return { from: setting.from, to: setting.to, count: list.length, shownAt };
+        const before = this.before(about);
         return {
-          from: Number(this.before(about)),
-          to: Number(wanted.values[field]),
-          count: this.listFor(field).length,
+          from: before === undefined ? undefined : Number(before),
+          to: Number(to[field]),
+          count: list.length,
+          shownAt,
         };
+      }
       case 'item':
         // A setting of the whole set is come to from outside the list of items.
         return {
-          from: about.setting ? 0 : this.place,
-          to: this.recipes.items[about.setting?.id ?? field]?.place ?? 0,
+          from: setting ? 0 : this.place,
+          to: this.recipes.items[setting?.id ?? field]?.place ?? 0,
           count: this.recipes.itemCount,
+          shownAt: () => ({}),
         };
       case 'slot':
-        return { from: this.slots.indexOf(this.at), to: this.slots.indexOf(slot), count: this.slots.length };
-      case 'position': {
-        const inBank = this.slots.filter((other) => other.bank === slot.bank);
-        return { from: inBank.indexOf(this.at), to: inBank.indexOf(slot), count: inBank.length };
-      }
+        return places(this.slots);
+      case 'position':
+        return places(this.slots.filter((other) => other.bank === slot.bank));
       case 'bank':
-        return { from: this.at.bank, to: slot.bank, count: (this.slots.at(-1)?.bank ?? 0) + 1 };
+        return {
+          from: this.at.bank,
+          to: slot.bank,
+          count: (this.slots.at(-1)?.bank ?? 0) + 1,
+          shownAt: (bank) => {
+            const first = this.slots.find((other) => other.bank === bank) ?? slot;
+            return { ...slotMarks(first), firstLabel: first.label };
+          },
+        };
       default:
         return what satisfies never;
     }
   }
 
-  private before({ wanted, field }: About): Native {
-    return wanted.present?.[field] ?? this.description.fields.find((f) => f.id === field)?.factory ?? 0;
+  private before({ before, field }: About): Native | undefined {
+    return before[field];
   }
 
   private listFor(field: string): readonly ListItem[] {
     return this.lists[this.description.fields.find((f) => f.id === field)?.list ?? ''] ?? [];
   }
 
-  private tapName(step: Extract<RecipeStep, { do: 'tapName' }>, about: About): void {
-    const runs = this.taps(String(about.wanted.values[about.field] ?? ''), step.pauseMs);
-    if (runs.length > 0) this.add(step, about, runs);
-  }
-
-  private taps(name: string, pauseMs: number): Run[] {
+  private taps(name: string, pauseMs: number, about: About): Run[] {
     const runs: Run[] = [];
     for (const char of name) {
       const found = Object.entries(this.recipes.letterKeys ?? {}).find(([, letters]) =>
         letters.includes(char),
       );
-      if (!found) throw new RangeError(`no key gives "${char}" in ${this.description.id}`);
+      if (!found) {
+        this.isStuck('no-recipe', about);
+        return [];
+      }
       const [key, letters] = found;
       const last = runs.at(-1);
-      if (last && last.key === key) runs.push({ key: '', times: 0, pauseMs });
-      runs.push({ key, times: letters.indexOf(char) + 1 });
+      if (last?.do === 'press' && last.key === key) runs.push({ do: 'wait', ms: pauseMs });
+      runs.push({ do: 'press', key, times: letters.indexOf(char) + 1 });
     }
     return runs;
   }
 
-  /** Sets characters one after another, each from what stands there to what shall. */
+  /** Sets characters one after another, each from what stands there to what shall, or until it is shown. */
   private wheelEach(
     step: Extract<RecipeStep, { do: 'wheelName' | 'wheelDigits' }>,
     about: About,
     wheel: string,
-    before: string,
+    before: string | undefined,
     after: string,
   ): void {
+    if (before === undefined && step.until === undefined) {
+      this.isStuck('start-unknown', about);
+      return;
+    }
     [...after].forEach((char, i) => {
-      const runs = turnWheel(wheel.indexOf(before[i] ?? ' '), wheel.indexOf(char), wheel.length, step);
+      const [from, to] = [wheel.indexOf(before?.[i] ?? ' '), wheel.indexOf(char)];
+      if (to < 0 || (before !== undefined && from < 0)) {
+        this.isStuck('no-recipe', about);
+        return;
+      }
+      const runs: Run[] =
+        before === undefined
+          ? [
+              letterUntil(
+                step.up,
+                wheel.length,
+                this.fill(step.until ?? '', about, { draft: after.slice(0, i + 1) }),
+              ),
+            ]
+          : turnWheel(from, to, wheel.length, step).map((turn): Run => ({ do: 'press', ...turn }));
       const shown = char === ' ' ? 'blank' : char;
-      this.add(step, about, [...runs, { key: step.next, times: 1 }], { letter: String(i + 1), value: shown });
+      this.add(step, about, [...runs, { do: 'press', key: step.next, times: 1 }], {
+        letter: String(i + 1),
+        value: shown,
+      });
     });
+  }
+
+  private fill(text: string, about: About, more: Readonly<Record<string, string>> = {}): string {
+    return marks(text, (mark) => more[mark] ?? this.mark(mark, about));
   }
 
   private add(step: RecipeStep, about: About, runs: readonly Run[], more: Record<string, string> = {}): void {
-    const fill = (text: string) =>
-      text.replace(/\{(\w+)\}/g, (_, mark: string) => more[mark] ?? this.mark(mark, about));
-    const events: KeyEvent[] = [];
-    const keys: DrawnKeys[] = [];
-    for (const run of runs) {
-      if (run.pauseMs !== undefined) {
-        events.push({ kind: 'wait', ms: run.pauseMs });
-        keys.push({ kind: 'pause', ms: run.pauseMs });
-        continue;
-      }
-      for (let n = 0; n < run.times; n++)
-        events.push({ kind: 'key', key: run.key, heldMs: run.heldMs ?? TAP_MS });
-      const legend = this.description.keys[run.key] ?? run.key;
-      const held = run.heldMs !== undefined && { heldMs: run.heldMs };
-      keys.push({ kind: 'key', legend, times: run.times, ...held });
-      this.presses += run.times;
-    }
+    const stem = `${about.belongsTo ?? 'set'}:${about.field || this.part}`;
+    const n = (this.counts.get(stem) ?? 0) + 1;
+    this.counts.set(stem, n);
     this.steps.push({
-      slotNumber: about.wanted === NOTHING ? null : about.slot.number,
-      says: fill(step.says),
-      keys,
-      events,
-      promises: step.shows === undefined ? undefined : fill(step.shows),
+      id: `${stem}:${n}`,
+      part: this.part,
+      slotNumber: about.belongsTo,
+      says: this.fill(step.says, about, more),
+      runs,
+      promises: step.shows === undefined ? undefined : this.fill(step.shows, about, more),
     });
   }
 
-  private mark(mark: string, about: About): string {
-    const { slot, field, wanted } = about;
-    const value = wanted.values[field];
+  private mark(mark: string, about: About): string | undefined {
+    const { slot, field, to, setting } = about;
+    const value = to[field];
+    const place = slotMarks(slot)[mark];
+    if (place !== undefined) return place;
     switch (mark) {
-      case 'number':
-        return String(slot.number);
-      case 'number3':
-        return String(slot.number).padStart(3, '0');
-      case 'label':
-        return slot.label;
-      case 'bank':
-        return slot.bankName;
-      case 'position':
-        return String(slot.position);
-      case 'position2':
-        return String(slot.position).padStart(2, '0');
+      case 'firstLabel':
+        return this.slots.find((other) => other.bank === slot.bank)?.label;
       case 'item':
-        return this.recipes.items[about.setting?.id ?? field]?.number ?? '';
+        return this.recipes.items[setting?.id ?? field]?.number ?? '';
       case 'title':
-        return this.recipes.items[about.setting?.id ?? field]?.title ?? field;
+        return this.recipes.items[setting?.id ?? field]?.title ?? field;
       case 'mhz':
         return mhzText(Number(value));
       case 'sendMhz':
         return mhzText(this.sideHz(about));
       case 'value':
-        if (about.setting) return about.setting.list[about.setting.to]?.shown ?? '';
+        if (setting) return setting.list[setting.to]?.shown ?? '';
         return this.listFor(field)[Number(value)]?.shown ?? String(value);
       default:
-        throw new RangeError(`mark {${mark}} in the recipes of ${this.description.id}`);
+        return undefined;
     }
   }
 }
 
-interface Run {
-  readonly key: string;
-  readonly times: number;
-  readonly heldMs?: number;
-  readonly pauseMs?: number;
-}
-
-interface About {
-  readonly slot: Slot;
-  readonly wanted: WantedSlot;
-  readonly field: string;
-  /** A setting of the whole set in place of a field. */
-  readonly setting?: {
-    readonly id: string;
-    readonly list: readonly ListItem[];
-    readonly from: number;
-    readonly to: number;
+/** What a text of a recipe says of a place. */
+function slotMarks(slot: Slot): Record<string, string> {
+  return {
+    number: String(slot.number),
+    number3: String(slot.number).padStart(3, '0'),
+    label: slot.label,
+    bank: slot.bankName,
+    position: String(slot.position),
+    position2: String(slot.position).padStart(2, '0'),
   };
 }

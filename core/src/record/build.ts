@@ -125,6 +125,7 @@ class GrammarBuilder {
       ...entry,
       start: 'rest',
       startNumber: recording.startNumber,
+      wakesAt: 'last',
       items: this.items,
       modes: this.modes.all(recording.waitsS),
     };

@@ -1,9 +1,10 @@
 import { alertOutcome, isSameArea, tryAlerts } from '@umbrex/core/air';
-import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { type Alerts, factoryMemory } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
+import { memoryAfter } from '../support/memory';
 import { plan } from '../support/plans';
 
 const ALERTS: Alerts = {
@@ -15,7 +16,7 @@ const ALERTS: Alerts = {
 /** What each message comes to on a set that was given the plan's alerts. */
 const outcomes = (id: string, alerts: Alerts = ALERTS) => {
   const description = shipped(id);
-  const memory = memoryAfter(fitPlan({ ...plan([]), alerts }, fitDevice(description)).image);
+  const memory = memoryAfter(description, fitPlan({ ...plan([]), alerts }, fitDevice(description)).image);
   return tryAlerts(alerts, description, memory).map(({ message, wanted, outcome }) => [
     message.event,
     message.areas[0],
@@ -101,7 +102,7 @@ describe('for any areas and any reach', () => {
         const description = shipped(id);
         const fit = fitPlan({ ...plan([]), alerts: wanted }, fitDevice(description));
         const said = new Set(fit.findings.map(({ code }) => code));
-        const trials = tryAlerts(wanted, description, memoryAfter(fit.image));
+        const trials = tryAlerts(wanted, description, memoryAfter(description, fit.image));
         expect(trials.filter(({ about }) => about === 'area')).toHaveLength(wanted.areas.length);
         for (const { about, message, wanted: shall, outcome } of trials) {
           if (outcome.sounds === shall) continue;

@@ -6,12 +6,13 @@ import {
   sidesOfMemory,
   sidesOfStation,
 } from '@umbrex/core/air';
-import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import { type SlotContent, StationSchema } from '@umbrex/core/model';
+import { factoryMemory, type SlotContent, StationSchema } from '@umbrex/core/model';
 import { loadByFile } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
+import { memoryAfter } from '../support/memory';
 import { channel, plan, unit, uuid } from '../support/plans';
 
 const REPEATER = shipped('repeater');
@@ -70,7 +71,8 @@ describe('a repeater on a plan', () => {
     ]);
   });
   it('loaded by its file, it opens for a set that is programmed from the same plan', () => {
-    const loaded = loadByFile(REPEATER, prepare(plan([kelp]), REPEATER, carriesKelp).fit.image);
+    const { wanted } = prepare(plan([kelp]), REPEATER, carriesKelp);
+    const loaded = loadByFile(REPEATER, factoryMemory(REPEATER), wanted);
     const sides = sidesOfMemory(REPEATER, loaded.memory);
     expect(sides).toEqual(SIDES);
     const set = prepare(plan([kelp]), shipped('page-handheld')).fit.image.slots.get(5)?.content;
@@ -78,7 +80,7 @@ describe('a repeater on a plan', () => {
   });
   it('that holds no pair is none', () => {
     const { image } = fitPlan(plan([]), fitDevice(REPEATER));
-    expect(sidesOfMemory(REPEATER, memoryAfter(image))).toBeNull();
+    expect(sidesOfMemory(REPEATER, memoryAfter(REPEATER, image))).toBeNull();
   });
 });
 

@@ -1,7 +1,8 @@
-import { fitBoard, fitDevice, fitIdentity } from '@umbrex/core/fit';
+import { fitBoard, fitDevice, fitIdentity, wantedBy } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { heldFrom, writeMemory } from '@umbrex/core/formats';
-import { heldMemory, slotReader, slotsOf } from '@umbrex/core/model';
+import { heldMemory } from '@umbrex/core/memory';
+import { factoryMemory, slotReader, slotsOf } from '@umbrex/core/model';
 import { CableSet, loadByFile } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -20,7 +21,7 @@ const wanted = {
 };
 /** What stands in the places that are not for channels, by label. */
 function entries(image: ReturnType<typeof prepare>['fit']['image']) {
-  const memory = loadByFile(FLEET, image).memory;
+  const memory = loadByFile(FLEET, factoryMemory(FLEET), wantedBy(image)).memory;
   const read = slotReader(FLEET);
   return Object.fromEntries(
     slotsOf(FLEET).flatMap((slot) => {
@@ -85,12 +86,12 @@ describe('fleet signalling', () => {
   });
   it('comes back from the set as it went, and what is no ID is refused at its place', () => {
     const { image } = prepare(wanted, FLEET, bridge, [office]).fit;
-    const held = heldFrom(FLEET, writeMemory(FLEET, image));
+    const held = heldFrom(FLEET, writeMemory(FLEET, wantedBy(image)));
     expect(held.ok && heldMemory(FLEET, held.value).memory.slots.get(1001)?.fid).toBe('100');
     const virtual = new CableSet(FLEET);
-    const file = writeMemory(FLEET, image);
+    const file = writeMemory(FLEET, wantedBy(image));
     const own = file.slots.find(({ number }) => number === 1001);
-    if (!own) throw new Error('no own ID in the file');
+    if (!own?.values) throw new Error('no own ID in the file');
     own.values.fid = '10';
     expect(virtual.take(file).map(({ path }) => path)).toEqual([
       `/slots/${file.slots.indexOf(own)}/values/fid`,

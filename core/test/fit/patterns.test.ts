@@ -1,10 +1,11 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import { type Alerts, type Channel, listItems, slotReader, slotsOf } from '@umbrex/core/model';
-import { valuesCard } from '@umbrex/core/procedure';
+import { type Alerts, type Channel, factoryMemory, listItems, slotReader, slotsOf } from '@umbrex/core/model';
+import { drawn, valuesCard } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
+import { read } from '../support/memory';
 import { anyPlan, channel, OSTREL, plan, uuid } from '../support/plans';
 import { WEATHER_MARINE_NUMBERS } from '../support/weather';
 
@@ -19,7 +20,7 @@ const kelp = channel('Kelp Stairs', 462.65, 467.65, {
 });
 const card = (id: string, channels: readonly Channel[]) => {
   const { image } = fit(id, channels);
-  return valuesCard(shipped(id), image).map(({ label, values }) => [
+  return valuesCard(shipped(id), image, factoryMemory(shipped(id))).map(({ label, values }) => [
     label,
     ...values.map(({ title, shown }) => `${title}: ${shown}`),
   ]);
@@ -181,7 +182,7 @@ describe('a card of values says what the image holds', () => {
     } = prepare(plan([channel('Find', 154.65, null, { service: 'other' })]), shipped('bank-scanner'), {
       keeps: [],
       accepts: [1],
-      holds: { what: 'read', on: 'unknown', places, settings: {} },
+      holds: read(places),
     });
     expect(fitted.cells[0]?.slot?.number).toBe(1);
     expect(sheet.steps.map(({ says }) => says)).toContain('Change the mark to -.');
@@ -191,17 +192,17 @@ describe('a card of values says what the image holds', () => {
     fc.assert(
       fc.property(anyPlan, fc.constantFrom(...SHIPPED), (any, description) => {
         const { image } = fitPlan(any, fitDevice(description));
-        const read = slotReader(description);
+        const decode = slotReader(description);
         const slots = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
         expect(
-          valuesCard(description, image)
+          valuesCard(description, image, factoryMemory(description))
             .map(({ number }) => number)
             .sort((a, b) => a - b),
         ).toEqual([...image.slots.keys()].sort((a, b) => a - b));
         for (const [number, wanted] of image.slots) {
           const slot = slots.get(number);
           if (slot)
-            expect(read(slot, wanted.values), `${description.id} ${number}`).toMatchObject(wanted.content);
+            expect(decode(slot, wanted.values), `${description.id} ${number}`).toMatchObject(wanted.content);
         }
       }),
       { numRuns: 300 },
@@ -282,7 +283,8 @@ describe('alert radios', () => {
     );
     const at = sheet.steps.findIndex(({ promises }) => promises === 'FLOOD WATCH');
     // The sixth event of twelve: EVENT six times, + once, OK.
-    expect(sheet.steps.slice(at, at + 3).map(({ keys }) => keys)).toEqual([
+    const { keys } = shipped('slot-alert');
+    expect(sheet.steps.slice(at, at + 3).map(({ runs }) => drawn(runs, keys))).toEqual([
       [{ kind: 'key', legend: 'EVENT', times: 6 }],
       [{ kind: 'key', legend: '+', times: 1 }],
       [{ kind: 'key', legend: 'OK', times: 1 }],
@@ -300,7 +302,7 @@ describe('alert radios', () => {
       {
         keeps: [],
         accepts: [],
-        holds: { what: 'read', on: 'unknown', places, settings: {} },
+        holds: read(places),
       },
     );
     expect([...fit.image.slots].map(([number, { content }]) => [number, content.areaCode])).toEqual([
@@ -324,7 +326,7 @@ describe('alert radios', () => {
           const state = {
             keeps: [],
             accepts: [],
-            holds: { what: 'read' as const, on: 'unknown' as const, places, settings: {} },
+            holds: read(places),
           };
           const { proof, toAccept } = prepare(
             { ...plan([]), alerts: { areas, reach: reach as Alerts['reach'], weatherHz, silent } },

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { fitDevice, fitPlan, wantedBy } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
 import { CableSet } from '@umbrex/core/procedure';
@@ -10,34 +10,34 @@ import { SHIPPED, shipped } from '../support/devices';
 import { anyPlan, OSTREL } from '../support/plans';
 
 const FLEET = shipped('fleet-mobile');
-const { image } = fitPlan(OSTREL, fitDevice(FLEET));
-const { slots } = image;
+const wanted = wantedBy(fitPlan(OSTREL, fitDevice(FLEET)).image);
+const { slots } = wanted;
 const root = fileURLToPath(new URL('../../..', import.meta.url));
 
 describe('a set’s memory as a file', () => {
   it('read back as it was written has no difference, for any plan on any pattern', () =>
     fc.assert(
       fc.property(anyPlan, fc.constantFrom(...SHIPPED), (any, description) => {
-        const { image } = fitPlan(any, fitDevice(description));
-        const read = readMemory(JSON.stringify(writeMemory(description, image)));
-        expect(read.ok && compareMemory(description, image, read.value)).toEqual({
+        const shall = wantedBy(fitPlan(any, fitDevice(description)).image);
+        const read = readMemory(JSON.stringify(writeMemory(description, shall)));
+        expect(read.ok && compareMemory(description, shall, read.value)).toEqual({
           findings: [],
           differences: [],
-          same: image.slots.size,
+          same: shall.slots.size,
         });
       }),
       { numRuns: 100 },
     ));
   it('says which value of which place differs, and passes over what the holder has besides', () => {
-    const document = writeMemory(FLEET, image);
+    const document = writeMemory(FLEET, wanted);
     const [first, second, ...rest] = document.slots;
     const [a, b] = [first, second].map((slot) => structuredClone(slot)) as [
       NonNullable<typeof first>,
       NonNullable<typeof second>,
     ];
-    a.values.tx = '67.0';
+    a.values = { ...a.values, tx: '67.0' };
     const own = { number: 192, label: '12/16', values: { title: 'Own' } };
-    const { differences, same } = compareMemory(FLEET, image, { ...document, slots: [a, ...rest, own] });
+    const { differences, same } = compareMemory(FLEET, wanted, { ...document, slots: [a, ...rest, own] });
     expect(differences[0]).toMatchObject({ label: a.label, title: 'Encode', has: '67.0' });
     expect(new Set(differences.slice(1).map(({ label, has }) => `${label} ${has}`))).toEqual(
       new Set([`${b.label} null`]),
@@ -45,9 +45,9 @@ describe('a set’s memory as a file', () => {
     expect(same).toBe(rest.length);
   });
   it('of another kind of set, or no such file at all, is a finding at its path', () => {
-    expect(compareMemory(shipped('bank-scanner'), image, writeMemory(FLEET, image)).findings).toMatchObject([
-      { path: '/descriptionId' },
-    ]);
+    expect(compareMemory(shipped('bank-scanner'), wanted, writeMemory(FLEET, wanted)).findings).toMatchObject(
+      [{ path: '/descriptionId' }],
+    );
     expect(readMemory('{').findings).toMatchObject([{ code: 'document-not-json' }]);
     expect(
       readMemory('{"format":"umbrex/memory@1","descriptionId":"x","slots":[{"number":"one"}]}').findings[0],
@@ -79,23 +79,23 @@ describe('the stand-in for a set on a cable', () => {
   };
   it('takes the file, keeps it, and gives back the same', async () => {
     const { put, get } = await set('fleet-mobile');
-    expect(await put(writeMemory(FLEET, image))).toBe(200);
+    expect(await put(writeMemory(FLEET, wanted))).toBe(200);
     const read = await get();
-    expect(read.ok && compareMemory(FLEET, image, read.value)).toMatchObject({
+    expect(read.ok && compareMemory(FLEET, wanted, read.value)).toMatchObject({
       differences: [],
       same: slots.size,
     });
     expect([
       await put({}),
-      await put({ ...writeMemory(FLEET, image), descriptionId: 'bank-scanner' }),
+      await put({ ...writeMemory(FLEET, wanted), descriptionId: 'bank-scanner' }),
     ]).toEqual([400, 409]);
   });
   it('loses a place when the cable slips, and reading back shows which', async () => {
     const { put, get } = await set('fleet-mobile', { LOSE: '1' });
-    const document = writeMemory(FLEET, image);
+    const document = writeMemory(FLEET, wanted);
     expect(await put(document)).toBe(200);
     const read = await get();
-    const found = read.ok ? compareMemory(FLEET, image, read.value) : undefined;
+    const found = read.ok ? compareMemory(FLEET, wanted, read.value) : undefined;
     expect(new Set(found?.differences.map(({ number }) => number))).toEqual(
       new Set([document.slots.at(-1)?.number]),
     );
@@ -105,14 +105,14 @@ describe('the stand-in for a set on a cable', () => {
 
 describe('settings of a whole set that a program loads', () => {
   const REPEATER = shipped('repeater');
-  const wanted = { ...OSTREL, channels: [], setup: { repeater: { answer: 1, limit: 0 } } };
+  const demo = { ...OSTREL, channels: [], setup: { repeater: { answer: 1, limit: 0 } } };
   it('go by its file, are proven, and are compared when they come back', () => {
-    const { fit, proof } = prepare(wanted, REPEATER);
+    const { fit, proof, wanted: shall } = prepare(demo, REPEATER);
     expect([fit.image.settings, proof.proven]).toEqual([{ answer: 1, limit: 0 }, true]);
-    const document = writeMemory(REPEATER, fit.image);
+    const document = writeMemory(REPEATER, shall);
     expect(document.settings).toEqual({ answer: 'Courtesy tone', limit: '1 min' });
     const back = { ...document, settings: { answer: 'Tail' } };
-    expect(compareMemory(REPEATER, fit.image, back).differences).toEqual([
+    expect(compareMemory(REPEATER, shall, back).differences).toEqual([
       { number: null, label: '', title: 'Answers by', wanted: 'Courtesy tone', has: 'Tail' },
       { number: null, label: '', title: 'Talk limit', wanted: '1 min', has: null },
     ]);

@@ -1,9 +1,11 @@
-import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { isSameMemory } from '@umbrex/core/memory';
 import { factoryMemory, type Memory } from '@umbrex/core/model';
-import { copySteps, isSameMemory, offerCopy, proveCopy, VirtualDevice } from '@umbrex/core/procedure';
+import { copySteps, offerCopy, proveCopy, VirtualDevice } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
+import { memoryAfter } from '../support/memory';
 import { anyPlan, channel, plan, unit } from '../support/plans';
 
 const COUNTING = shipped('counting-handheld');
@@ -20,6 +22,7 @@ const licence = {
   expires: 'unknown' as const,
 };
 const loaded = memoryAfter(
+  COUNTING,
   fitPlan({ ...plan([{ ...deck, receiveTone: '103.5' }]), licensed: [licence] }, fitDevice(COUNTING)).image,
 );
 const hold = (device: VirtualDevice, key: string, heldMs = 5500) => device.take({ kind: 'key', key, heldMs });
@@ -36,7 +39,7 @@ describe('copying from set to set', () => {
     fc.assert(
       fc.property(anyPlan, anyPlan, (one, other) => {
         const [a, b] = [one, other].map(
-          (any) => memoryAfter(fitPlan(any, fitDevice(COUNTING)).image) as Memory,
+          (any) => memoryAfter(COUNTING, fitPlan(any, fitDevice(COUNTING)).image) as Memory,
         ) as [Memory, Memory];
         expect(proveCopy(COUNTING, a, b)).toMatchObject({ proven: true });
       }),
@@ -80,11 +83,11 @@ describe('copying from set to set', () => {
       { unit: set(4), shall: factoryMemory(COUNTING) },
     ];
     const offer = (one: ReturnType<typeof unit>) =>
-      offerCopy(COUNTING, { unit: one, shall: loaded, before: factoryMemory(COUNTING) }, others);
+      offerCopy(COUNTING, { unit: one, shall: loaded, before: factoryMemory(COUNTING), own: [] }, others);
     expect(offer(set(1))).toMatchObject({ ready: ['Set 2'], later: ['Set 3'], why: null });
     expect(offer(set(1, { keeps: [3] }))).toMatchObject({ why: 'own' });
     expect(
-      offerCopy(COUNTING, { unit: set(1), shall: loaded, before: loaded }, others.slice(2)),
+      offerCopy(COUNTING, { unit: set(1), shall: loaded, before: loaded, own: [] }, others.slice(2)),
     ).toMatchObject({ ready: [], later: [], why: 'alone' });
   });
   it('is written down for one pattern; no other claims it', () =>

@@ -1,9 +1,10 @@
-import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { DescriptionSchema } from '@umbrex/core/model';
 import { keyLines, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
+import { memoryAfter } from '../support/memory';
 import { plan, unit, uuid } from '../support/plans';
 
 const PAGE = shipped('page-handheld');
@@ -40,7 +41,7 @@ describe('settings of whole sets by role', () => {
 describe('the key map of a set', () => {
   it('says what each key does as the set is configured', () => {
     const sides = (roleId: string | null) =>
-      keyLines(PAGE, memoryAfter(image(roleId)).settings)
+      keyLines(PAGE, memoryAfter(PAGE, image(roleId)).settings)
         .filter(({ legend }) => legend === 'SIDE')
         .map(({ heldMs, does, setting }) => [heldMs, does, setting]);
     expect(sides(null)).toEqual([

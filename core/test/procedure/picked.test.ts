@@ -1,10 +1,11 @@
 import { passThrough, relay, sidesOfStation } from '@umbrex/core/air';
-import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { StationSchema } from '@umbrex/core/model';
 import { prove, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
+import { memoryAfter, read } from '../support/memory';
 import { channel, plan, unit, uuid } from '../support/plans';
 
 /** Its list has fourteen tones: T1 is 67.0, T3 is 82.5 (the description's own order). */
@@ -28,7 +29,7 @@ function programmed(sticky = true) {
   const description =
     typeof operatorTone === 'object' ? { ...ZONED, operatorTone: { ...operatorTone, sticky } } : ZONED;
   const { image } = fitPlan(plan([KELP, FERRY]), fitDevice(description));
-  const device = new VirtualDevice(description, memoryAfter(image));
+  const device = new VirtualDevice(description, memoryAfter(description, image));
   const press = (...keys: string[]) => {
     for (const key of keys) device.take({ kind: 'key', key, heldMs: 120 });
   };
@@ -49,17 +50,18 @@ describe('a tone picked by hand', () => {
     ]);
   });
   it('is cleared by the first steps of a sheet where somebody noted it, and the proof sees one that stays', () => {
-    const noted = (pickedTone: string) => prepare(plan([KELP]), ZONED, unit(1, ZONED.id, { pickedTone }));
-    const { sheet, proof } = noted('82.5');
-    expect(sheet.steps.slice(0, 3).map(({ says }) => says)).toEqual([
+    const noted = (pickedTone: string) =>
+      prepare(plan([KELP]), ZONED, unit(1, ZONED.id, { pickedTone, holds: read([]) }));
+    const { sheet, proof, now, wanted } = noted('82.5');
+    expect(sheet.steps.slice(1, 4).map(({ says }) => says)).toEqual([
       'Open the tone picked by hand.',
       'Turn to OFF.',
       'Leave it.',
     ]);
     expect(sheet.presses - noted('off').sheet.presses).toBe(5);
     expect(proof).toMatchObject({ proven: true, slowToo: true });
-    const lame = { ...sheet, steps: sheet.steps.slice(3) };
-    expect(prove(ZONED, prepare(plan([KELP]), ZONED).fit.image, lame).firstDifference).toEqual({
+    const lame = { ...sheet, steps: sheet.steps.filter((_, i) => i === 0 || i > 3) };
+    expect(prove(ZONED, now, wanted, lame).firstDifference).toEqual({
       code: 'proof-still-picked',
       severity: 'error',
     });

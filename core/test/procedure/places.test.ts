@@ -1,18 +1,20 @@
-import { memoryAfter } from '@umbrex/core/fit';
+import { wantedBy } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { heldFrom, readMemory, writeMemory } from '@umbrex/core/formats';
-import { type Held, type HeldPlace, heldMemory, heldOf, type Plan, type Unit } from '@umbrex/core/model';
+import { heldMemory, heldOf } from '@umbrex/core/memory';
+import type { Held, HeldPlace, Plan, Unit } from '@umbrex/core/model';
 import { drawPlaces } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PROVABLE, SHIPPED, shipped } from '../support/devices';
+import { memoryAfter, read } from '../support/memory';
 import { anyPlan, channel, plan, unit } from '../support/plans';
 
 const PAGE = shipped('page-handheld');
 const state = (places: readonly HeldPlace[], more: Partial<Unit> = {}, settings: Held['settings'] = {}) => ({
   keeps: [],
   accepts: [],
-  holds: { what: 'read' as const, on: '2026-11-01', places: [...places], settings: { ...settings } },
+  holds: read(places, { ...settings }),
   ...more,
 });
 /** A place of the holder's own at the first free number. */
@@ -58,7 +60,11 @@ describe('what a set holds now', () => {
       { number: 46, values: { title: 'NO RX' } },
       { number: 47, values: { rx: 999_500_000 } },
     ];
-    const { notUnderstood } = heldMemory(PAGE, { places: odd, settings: { beep: 'LOUD', colour: 'red' } });
+    const { notUnderstood } = heldMemory(PAGE, {
+      rest: 'factory',
+      places: odd,
+      settings: { beep: 'LOUD', colour: 'red' },
+    });
     expect(notUnderstood.map(({ number, field, value }) => `${number} ${field} ${value}`)).toEqual([
       '900  ',
       '5 txTone 99.9',
@@ -78,9 +84,9 @@ describe('what a set holds now', () => {
       slots: odd.map((place) => ({ ...place, label: '' })),
       settings: { beep: 'LOUD' },
     };
-    const read = readMemory(JSON.stringify(document));
-    if (!read.ok) throw new Error('not read');
-    expect(heldFrom(PAGE, read.value).findings.map(({ path }) => path)).toEqual([
+    const file = readMemory(JSON.stringify(document));
+    if (!file.ok) throw new Error('not read');
+    expect(heldFrom(PAGE, file.value).findings.map(({ path }) => path)).toEqual([
       '/slots/0',
       '/slots/1/values/txTone',
       '/slots/1/values/colour',
@@ -94,7 +100,7 @@ describe('what a set holds now', () => {
 it('places that were read count no more once somebody says that the set holds something else', () => {
   const holds = (what: string) =>
     unit(1, 'page-handheld', { holds: { what, on: '2026-11-01', places: [CAMP] } as never }).holds.places;
-  expect([holds('read'), holds('factory'), holds('plan')]).toEqual([[CAMP], [], []]);
+  expect([holds('read'), holds('factory'), holds('other')]).toEqual([[CAMP], [], []]);
 });
 
 /** A plan with alert radios and settings of whole sets, as far as a kind has them. */
@@ -114,7 +120,7 @@ describe('from what is there to the plan', () => {
     fc.assert(
       fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
         const { fit } = prepare(whole(any), description);
-        const held = heldOf(description, memoryAfter(fit.image));
+        const held = heldOf(description, memoryAfter(description, fit.image), 'factory');
         const again = prepare(whole(any), description, state(held.places, {}, held.settings));
         expect(again.sheet.steps).toEqual([]);
         expect(again.sheet.overwrites).toEqual([]);
@@ -127,7 +133,7 @@ describe('from what is there to the plan', () => {
     fc.assert(
       fc.property(fc.constantFrom(...PROVABLE), anyPlan, anyPlan, (description, first, second) => {
         const { fit } = prepare(whole(first), description);
-        const held = heldOf(description, memoryAfter(fit.image));
+        const held = heldOf(description, memoryAfter(description, fit.image), 'factory');
         const { proof, toAccept } = prepare(
           {
             ...second,
@@ -151,8 +157,8 @@ describe('from what is there to the plan', () => {
     fc.assert(
       fc.property(fc.constantFrom(...SHIPPED), anyPlan, (description, any) => {
         const { image } = prepare(any, description).fit;
-        const read = readMemory(JSON.stringify(writeMemory(description, image)));
-        expect(read.ok && heldFrom(description, read.value).ok).toBe(true);
+        const file = readMemory(JSON.stringify(writeMemory(description, wantedBy(image))));
+        expect(file.ok && heldFrom(description, file.value).ok).toBe(true);
       }),
       { numRuns: 60 },
     );
@@ -161,8 +167,9 @@ describe('from what is there to the plan', () => {
 
 describe('the drawing of a memory', () => {
   it('has every place once, under its label, with what is done there', () => {
-    const { fit, sheet } = prepare(plan([dispatch]), PAGE, state([CAMP], { keeps: [50] }));
-    const regions = drawPlaces(PAGE, fit.image, sheet.overwrites, [50]);
+    const { fit, sheet, now } = prepare(plan([dispatch]), PAGE, state([CAMP], { keeps: [50] }));
+    const facts = { keeps: [50], wrote: [], overwrites: sheet.overwrites, erases: [] };
+    const regions = drawPlaces(PAGE, fit.image, now, facts);
     const own = regions.find(({ title }) => title === 'Own channels')?.blocks[0]?.places ?? [];
     expect(own.slice(0, 5).map(({ label, lastLabel, state: s, run }) => [label, lastLabel, s, run])).toEqual([
       ['M45', 'M45', 'own', 1],

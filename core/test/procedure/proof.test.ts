@@ -1,11 +1,12 @@
-import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { fitDevice, fitPlan, wantedBy } from '@umbrex/core/fit';
 import { confidenceOf, prepare, triedAs } from '@umbrex/core/flow';
-import type { Description } from '@umbrex/core/model';
+import { firstDifference } from '@umbrex/core/memory';
+import { type Description, factoryMemory } from '@umbrex/core/model';
 import {
   CALM,
-  firstDifference,
   presses,
   prove,
+  type Run,
   replay,
   turnWheel,
   VirtualDevice,
@@ -15,6 +16,7 @@ import {
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KEYED, PROVABLE, SHIPPED, shipped } from '../support/devices';
+import { changesFor, memoryAfter } from '../support/memory';
 import { anyPlan, channel, OSTREL, plan } from '../support/plans';
 
 describe('the demo plan', () => {
@@ -114,30 +116,31 @@ describe('hazards', () => {
   const broken = (
     id: string,
     spoil: (
-      steps: {
-        events: { kind: string; key?: string; heldMs?: number; ms?: number }[];
-        promises: undefined;
-      }[],
+      steps: { says: string; runs: (Run & { key?: string; heldMs?: number })[]; promises: undefined }[],
     ) => void,
   ) => {
     const description = shipped(id);
     const image = fitPlan(plan(channels), fitDevice(description)).image;
-    const sheet = writeSheet(description, image);
-    const steps = structuredClone(sheet.steps).map((step) => ({
-      events: [...step.events],
+    const sheet = writeSheet(description, changesFor(description, image));
+    const steps = structuredClone(sheet.steps).map(({ says, runs }) => ({
+      says,
+      runs: [...runs],
       promises: undefined,
     }));
     spoil(steps as never);
-    return firstDifference(description, image, replay(description, steps as never, CALM).memory)?.code;
+    const { memory } = replay(description, steps as never, CALM);
+    return firstDifference(description, memoryAfter(description, image), memory)?.code;
   };
   it('the sheets are fine when done right', () => {
     for (const id of ['page-handheld', 'bank-handheld', 'pocket-radio'])
       expect(broken(id, () => {})).toBeUndefined();
   });
   it('a flashing figure of the pocket radio goes back after 6 seconds', () =>
-    expect(broken('pocket-radio', (steps) => steps[3]?.events.push({ kind: 'wait', ms: 7000 }))).toBe(
-      'proof-differs',
-    ));
+    expect(
+      broken('pocket-radio', (steps) =>
+        steps.find(({ says }) => says.startsWith('Turn to code'))?.runs.push({ do: 'wait', ms: 7000 }),
+      ),
+    ).toBe('proof-differs'));
   it('BANK held for three seconds copies bank A over B and C', () => {
     const device = new VirtualDevice(shipped('bank-handheld'));
     const tap = (key: string, heldMs = 120) => device.take({ kind: 'key', key, heldMs });
@@ -151,7 +154,7 @@ describe('hazards', () => {
   it('LIST held on the page hand-held locks the keys, and the sheet comes to nothing', () =>
     expect(
       broken('page-handheld', (steps) => {
-        const press = steps.find((step) => step.events[0]?.key === 'list')?.events[0];
+        const press = steps.find(({ says }) => says === 'Open the list.')?.runs[0];
         if (press) press.heldMs = 2500;
       }),
     ).toBe('proof-differs'));
@@ -215,13 +218,16 @@ describe('the comparison reads memory alone', () => {
       plan([channel('Boat', 462.625, 462.625, { transmitTone: '82.5', receiveTone: '82.5' })]),
       fitDevice(description),
     ).image;
-    const sheet = writeSheet(description, image);
+    const sheet = writeSheet(description, changesFor(description, image));
     const spoiled = sheet.steps.map((step, i) =>
       i === sheet.steps.length - 1
-        ? { ...step, events: [{ kind: 'key' as const, key: 'plus', heldMs: 120 }, ...step.events] }
+        ? { ...step, runs: [{ do: 'press' as const, key: 'plus', times: 1 }, ...step.runs] }
         : step,
     );
-    expect(prove(description, image, { ...sheet, steps: spoiled }).firstDifference).toMatchObject({
+    const now = factoryMemory(description);
+    expect(
+      prove(description, now, wantedBy(image), { ...sheet, steps: spoiled }).firstDifference,
+    ).toMatchObject({
       code: 'proof-setting-differs',
       setting: 'bell',
     });

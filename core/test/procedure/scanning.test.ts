@@ -1,9 +1,10 @@
-import { fitDevice, fitPlan, memoryAfter } from '@umbrex/core/fit';
+import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { type Channel, slotReader, slotsOf, wantedInScan } from '@umbrex/core/model';
 import { type Signal, VirtualDevice } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
+import { memoryAfter } from '../support/memory';
 import { anyPlan, channel, plan } from '../support/plans';
 
 const TAP = { kind: 'key', heldMs: 100 } as const;
@@ -12,7 +13,10 @@ const heard = (name: string, mhz: number, more: Partial<Channel> = {}) =>
 /** A scanner that holds these channels, at rest on its first place. */
 function scanner(channels: readonly Channel[], id = 'bank-scanner'): VirtualDevice {
   const description = shipped(id);
-  return new VirtualDevice(description, memoryAfter(fitPlan(plan(channels), fitDevice(description)).image));
+  return new VirtualDevice(
+    description,
+    memoryAfter(description, fitPlan(plan(channels), fitDevice(description)).image),
+  );
 }
 const press = (device: VirtualDevice, ...keys: string[]) => {
   for (const key of keys) device.take({ ...TAP, key });
@@ -86,7 +90,7 @@ describe('a scan', () => {
   it('is begun by a side key where its setting says so, and by nothing else', () => {
     const description = shipped('page-handheld');
     const { image } = fitPlan(plan([]), fitDevice(description));
-    const memory = memoryAfter(image);
+    const memory = memoryAfter(description, image);
     const set = (sideShort: number) =>
       new VirtualDevice(description, { ...memory, settings: { ...memory.settings, sideShort } });
     const scans = set(2);
@@ -161,7 +165,7 @@ describe('for any plan', () => {
             scan: scans.next().value as Channel['scan'],
           }));
           const { image, cells } = fitPlan({ ...any, channels }, fitDevice(description));
-          const memory = memoryAfter(image);
+          const memory = memoryAfter(description, image);
           const sidekey = description.settings.some((setting) => setting.id === 'sideShort');
           for (const { channelId, slot, findings } of cells) {
             const one = channels.find((candidate) => candidate.id === channelId);

@@ -1,10 +1,12 @@
 import { prepare } from '@umbrex/core/flow';
+import { firstDifference } from '@umbrex/core/memory';
 import { type Description, DescriptionSchema, type Recording, RecordingSchema } from '@umbrex/core/model';
-import { CALM, firstDifference, replay, VirtualDevice } from '@umbrex/core/procedure';
+import { CALM, replay, VirtualDevice } from '@umbrex/core/procedure';
 import { linesText, readKeys, readLines, withRecordedSteps } from '@umbrex/core/record';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
+import { memoryAfter } from '../support/memory';
 import { anyPlan, channel, plan } from '../support/plans';
 
 /** The page hand-held as somebody has it who knows what it holds, but not its keys. */
@@ -66,9 +68,11 @@ function onPage(learnt: Description, { steps }: ReturnType<typeof prepare>['shee
   const own = (key: string) => keyOf.get(learnt.keys[key] ?? '') ?? '';
   return replay(
     PAGE,
-    steps.map(({ events, promises }) => ({
+    steps.map(({ runs, promises }) => ({
       promises,
-      events: events.map((event) => (event.kind === 'key' ? { ...event, key: own(event.key) } : event)),
+      runs: runs.map((run) =>
+        run.do === 'press' || run.do === 'until' ? { ...run, key: own(run.key) } : run,
+      ),
     })),
     CALM,
   );
@@ -81,7 +85,7 @@ function onTheSetItself(anything: ReturnType<typeof plan>, learnt: Description) 
   return {
     proof,
     steps: sheet.steps.length,
-    difference: firstDifference(unkeyed(), fit.image, { ...memory, settings: {} }),
+    difference: firstDifference(unkeyed(), memoryAfter(unkeyed(), fit.image), { ...memory, settings: {} }),
     brokenPromise: done.brokenPromise,
   };
 }
@@ -193,14 +197,14 @@ describe('what else a recording may tell', () => {
   const setup = { 'page-handheld': { beep: 0, light: 1, sideShort: 2 } };
   it('settings of the whole set: the plan’s are set on the very set that was recorded', () => {
     const learnt = built(told, PAGE.settings);
-    const { fit, proof } = prepare({ ...plan([]), setup }, learnt);
+    const { now, proof } = prepare({ ...plan([]), setup }, learnt);
     // The side key was not recorded: it is said, and the sheet is not ready.
     expect(proof.firstDifference).toMatchObject({ code: 'no-recipe', field: 'Side key, short' });
     const { sideShort: _, ...known } = setup['page-handheld'];
     const ready = prepare({ ...plan([]), setup: { 'page-handheld': known } }, learnt);
     expect([ready.proof.proven, ready.fit.image.settings]).toEqual([true, { beep: 0, light: 1 }]);
     expect(onPage(learnt, ready.sheet).memory.settings).toEqual({
-      ...fit.image.before.settings,
+      ...now.settings,
       beep: 0,
       light: 1,
     });

@@ -28,12 +28,15 @@ export function scanBrief({ inScan, hasPriority, resumeDelayS }: SlotContent): s
 /** What is with a place: one word, and what it means. */
 export const PLACE_TEXT: Readonly<Record<PlaceState, { word: string; meaning: string }>> = {
   empty: { word: 'empty', meaning: 'nothing is there and nothing comes' },
+  unseen: { word: 'not looked', meaning: 'nobody knows what it holds' },
+  earlier: { word: 'earlier', meaning: 'from an earlier state of the plan, stays as it is' },
+  emptied: { word: 'emptied', meaning: 'from an earlier state of the plan, goes' },
   factory: { word: 'as made', meaning: 'holds what it left the factory with' },
   own: { word: 'own', meaning: 'the holder’s own, left alone' },
   kept: { word: 'kept', meaning: 'held back by its holder' },
   there: { word: 'right', meaning: 'holds already what the plan wants' },
   filled: { word: 'new', meaning: 'empty now, filled by the plan' },
-  changed: { word: 'set', meaning: 'as made now, changed by the plan' },
+  changed: { word: 'set', meaning: 'as made or not looked, set by the plan' },
   goes: { word: 'goes', meaning: 'the holder’s own, overwritten by the plan' },
 };
 

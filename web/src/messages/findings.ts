@@ -344,6 +344,10 @@ const WORDS: Words = {
     what: `Set to one area alone, it ignores ${f.areas.join(', ')}.`,
     help: 'Let the sets listen for a list, if the others count too.',
   }),
+  'alert-areas-unseen': (f) => ({
+    what: `Nobody has looked at ${f.places === 1 ? 'one of its places' : `${f.places} of its places`} for areas: what stands there it sounds for as well.`,
+    help: 'Look at them on the set, and empty those that are not meant.',
+  }),
   'alert-areas-kept': (f) => ({
     what: `It also holds ${f.areas.join(', ')} of its own, and sounds for it.`,
     help: 'Ask the holder whether it shall; if not, clear it by the set’s manual.',
@@ -379,6 +383,18 @@ const WORDS: Words = {
   'no-recipe': (f) => ({
     what: `There are no known steps for “${f.field}” on this set.`,
     help: 'Add them to the description.',
+  }),
+  'start-unknown': (f) => ({
+    what: `Nobody has looked how “${f.field}” stands, and the known steps only turn it from where it stands.`,
+    help: 'Look at the set and write down what it holds, or load one that was just reset.',
+  }),
+  'reset-loses-kept': (f) => ({
+    what: `A reset takes everything, and ${f.numbers.length === 1 ? `number ${f.numbers[0]} is` : `numbers ${f.numbers.join(', ')} are`} the holder’s own.`,
+    help: 'Begin without a reset, or ask the holder to let them go.',
+  }),
+  'proof-never-shown': (f) => ({
+    what: `Step ${f.step} turns until the set shows “${f.wanted}”, and it never does.`,
+    help: 'Do not use this sheet. The description’s keys and its steps disagree.',
   }),
   'proof-differs': (f) => ({
     what: `After the steps, number ${f.number} holds “${f.found}” as ${f.field}, and “${f.wanted}” was wanted.`,

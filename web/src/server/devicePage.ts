@@ -21,6 +21,12 @@ export function deviceOf(desk: Desk, unitId: string): DeviceData | undefined {
   const { unit, version } = held;
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
-  const regions = drawPlaces(description, prepared.fit.image, prepared.sheet.overwrites, unit.keeps);
+  const { fit, now, sheet, changes } = prepared;
+  const regions = drawPlaces(description, fit.image, now, {
+    keeps: unit.keeps,
+    wrote: Object.keys(unit.holds.wrote).map(Number),
+    overwrites: sheet.overwrites,
+    erases: changes.places.flatMap(({ slot, to }) => (to === null ? [slot.number] : [])),
+  });
   return { unit, version, description, prepared, regions };
 }

@@ -1,5 +1,15 @@
-import { hasIdentity, memoryAfter } from '@umbrex/core/fit';
-import { type Confidence, confidenceOf, type Prepared, prepare } from '@umbrex/core/flow';
+import { createHash } from 'node:crypto';
+import { hasIdentity } from '@umbrex/core/fit';
+import {
+  afterSheet,
+  type Confidence,
+  confidenceOf,
+  type OtherStart,
+  otherStart,
+  ownPlaces,
+  type Prepared,
+  prepare,
+} from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
 import {
   type CardSlot,
@@ -9,6 +19,7 @@ import {
   readBackLines,
   type SettingLine,
   type SlotLine,
+  type StepPart,
   settingLines,
   valuesCard,
 } from '@umbrex/core/procedure';
@@ -24,26 +35,33 @@ const sheets = new Kept<Prepared>(80);
 /** Prepares a unit's part of the plan, once for all units that are alike until the plan, their kind or what they hold changes. */
 export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
   const { plan } = desk.state;
-  const planText = JSON.stringify(plan);
-  const signalling = new Set(
-    desk.descriptions.flatMap(({ description }) => (hasIdentity(description) ? [description.id] : [])),
-  );
-  const called = desk.units.flatMap(({ unit }) => (signalling.has(unit.descriptionId) ? [unit] : []));
-  return ({ description, version }, unit) => {
-    const { keeps, holds, accepts, carries, roleId, pickedTone } = unit;
-    const others = signalling.has(description.id) ? called.filter(({ id }) => id !== unit.id) : [];
-    const names = signalling.has(description.id)
+  const planMark = markOf(plan);
+  const kindMarks = new Map<string, string>();
+  return ({ description }, unit) => {
+    const { keeps, holds, accepts, carries, roleId, pickedTone, start } = unit;
+    const others = calledBy(desk, description, unit);
+    const names = hasIdentity(description)
       ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
       : [];
-    const key = [
-      desk.workspace.id,
-      description.id,
-      version,
-      JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, names]),
-      planText,
-    ];
-    return sheets.of(key.join(' '), () => prepare(plan, description, unit, others));
+    // By content, not by version: a corrected description is another one, whatever its number.
+    const kindMark = kindMarks.get(description.id) ?? markOf(description);
+    kindMarks.set(description.id, kindMark);
+    const own = JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, start, names]);
+    return sheets.of([planMark, kindMark, own].join(' '), () => prepare(plan, description, unit, others));
   };
+}
+
+const markOf = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex');
+
+/** The other sets that one can call by its signalling. */
+function calledBy({ descriptions, units }: Desk, description: Description, unit: Unit): Unit[] {
+  if (!hasIdentity(description)) return [];
+  const signalling = new Set(
+    descriptions.flatMap((one) => (hasIdentity(one.description) ? [one.description.id] : [])),
+  );
+  return units.flatMap(({ unit: other }) =>
+    signalling.has(other.descriptionId) && other.id !== unit.id ? [other] : [],
+  );
 }
 
 /** Everything that a device's sheet prints. */
@@ -56,9 +74,14 @@ export interface SheetData extends Prepared {
   readonly card: readonly CardSlot[] | null;
   readonly lines: readonly SlotLine[];
   readonly settings: readonly SettingLine[];
+  /** The other way to begin, where nobody knows all that the set holds and it has a reset. */
+  readonly other: OtherStart | null;
+  /** The sets of this kind of which not all is known, for a choice for all of them. */
+  readonly alike: readonly { readonly unit: Unit; readonly version: number }[];
   /** The steps by slot, with their numbers and what the set shows after each. */
   readonly blocks: readonly {
     readonly line: SlotLine | undefined;
+    readonly part: StepPart;
     /** The least time the set waits for a key in it, in seconds, where that is short; then its values must be at hand before it is begun. */
     readonly windowS: number | undefined;
     readonly steps: readonly {
@@ -70,16 +93,18 @@ export interface SheetData extends Prepared {
 }
 
 /** What copying would do for a unit; `undefined` where its kind does not copy. */
-export function copyOfferFor(desk: Desk, { unit, description, fit }: SheetData): CopyOffer | undefined {
+export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined {
+  const { unit, description, now } = data;
   const kind = desk.descriptions.find((candidate) => candidate.description.id === description.id);
   if (!kind || !copySteps(description)) return undefined;
   const prepareOne = preparedFor(desk);
   const others = desk.units.flatMap(({ unit: other }) =>
     other.id === unit.id || other.descriptionId !== unit.descriptionId
       ? []
-      : [{ unit: other, shall: memoryAfter(prepareOne(kind, other).fit.image) }],
+      : [{ unit: other, shall: afterSheet(description, prepareOne(kind, other)) }],
   );
-  return offerCopy(description, { unit, shall: memoryAfter(fit.image), before: fit.image.before }, others);
+  const own = ownPlaces(description, now, unit.holds.wrote);
+  return offerCopy(description, { unit, shall: afterSheet(description, data), before: now, own }, others);
 }
 
 /** Prepares the sheet of one unit; `undefined` when there is no such unit. */
@@ -89,16 +114,18 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   if (!unit || !found) return undefined;
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
-  const lines = readBackLines(description, prepared.fit.image, prepared.sheet);
+  const lines = readBackLines(description, prepared.fit.image, prepared.sheet, prepared.now);
   return {
     ...prepared,
     unit,
     description,
     descriptionVersion: found.version,
     confidence: confidenceOf(prepared.proof, description, unit.firmware),
-    card: description.recipes ? null : valuesCard(description, prepared.fit.image),
+    card: description.recipes ? null : valuesCard(description, prepared.fit.image, prepared.now),
     lines,
-    settings: settingLines(description, prepared.fit.image),
+    settings: settingLines(description, prepared.fit.image, prepared.now),
+    other: otherStart(desk.state.plan, description, unit, calledBy(desk, description, unit)),
+    alike: desk.units.filter((one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown'),
     blocks: blocksOf(prepared, lines),
   };
 }
@@ -106,18 +133,20 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
 function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): SheetData['blocks'] {
   const blocks: {
     line: SlotLine | undefined;
+    part: StepPart;
     windowS: number | undefined;
     steps: { n: number; step: Prepared['sheet']['steps'][number]; screen: readonly string[] }[];
   }[] = [];
-  let last: number | null | undefined;
+  let last: Prepared['sheet']['steps'][number] | undefined;
   sheet.steps.forEach((step, i) => {
-    if (step.slotNumber !== last)
+    if (step.slotNumber !== last?.slotNumber || step.part !== last.part)
       blocks.push({
+        part: step.part,
         line: lines.find((line) => line.number === step.slotNumber),
         windowS: undefined,
         steps: [],
       });
-    last = step.slotNumber;
+    last = step;
     const block = blocks.at(-1);
     const waitsS = (proof.windowsMs[i] ?? Number.POSITIVE_INFINITY) / 1000;
     if (!block) return;
@@ -145,6 +174,7 @@ export function sheetList(desk: Desk) {
         confidence: confidenceOf(prepared.proof, description, unit.firmware),
         steps: prepared.sheet.steps.length,
         presses: prepared.sheet.presses,
+        begins: prepared.way,
         minutes: Math.ceil(prepared.proof.minutes),
         findings: desk.board.unitFindings[unit.id] ?? [],
       },

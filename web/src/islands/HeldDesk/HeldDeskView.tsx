@@ -1,4 +1,5 @@
 import { FindingItem } from '../../components/FindingItem';
+import { LabelledCheck } from '../../components/LabelledCheck';
 import { TakeInFile } from '../../components/TakeInFile';
 import { PlaceForm } from './PlaceForm';
 import type { useHeldDesk } from './useHeldDesk';
@@ -14,11 +15,10 @@ export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
         <p className="muted text-[0.93rem]">
           Then its fit and its sheet start from there, and nothing of its holder’s goes unseen.
         </p>
-        <TakeInFile
-          label="Bring a file that was read from the set; places not in it count as the factory left them"
-          take={takeFile}
-          findings={[]}
-        />
+        <TakeInFile label="Bring a file that was read from the set" take={takeFile} findings={[]} />
+        <LabelledCheck checked={props.isWhole} set={props.setIsWhole}>
+          What the file does not name is as the factory left it
+        </LabelledCheck>
         <PlaceForm {...props} />
         {findings.length > 0 && (
           <div role="alert" className="mt-2">

@@ -16,7 +16,7 @@ export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof us
   const goTo = (text: string) => {
     setNumber(text);
     const there = unit.holds.places.find((place) => String(place.number) === text.trim());
-    setSaid(there ? asTexts(description, there.values) : {});
+    setSaid(there?.values ? asTexts(description, there.values) : {});
   };
   const set = (id: string, text: string) => setSaid({ ...said, [id]: text });
   return (
@@ -53,7 +53,7 @@ export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof us
                 title={field.title}
                 value={said[field.id] ?? LEFT_OUT}
                 options={[
-                  [LEFT_OUT, 'as the factory left it'],
+                  [LEFT_OUT, unit.holds.rest === 'factory' ? 'as the factory left it' : 'not looked'],
                   ...[
                     ...new Set(listItems(description.lists[field.list] ?? []).map(({ shown }) => shown)),
                   ].map((shown) => [shown, shown] as const),
@@ -64,9 +64,20 @@ export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof us
           )}
       </div>
       {slot && (
-        <button type="submit" className="btn btn-outline btn-sm mt-3">
-          Write down {slot.label}
-        </button>
+        <div className="mt-3 flex flex-wrap gap-2">
+          <button type="submit" className="btn btn-outline btn-sm">
+            Write down {slot.label}
+          </button>
+          {!slot.fixed && (
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm"
+              onClick={() => void takePlace({ number: slot.number, values: null })}
+            >
+              {slot.label} is empty
+            </button>
+          )}
+        </div>
       )}
     </form>
   );

@@ -1,6 +1,7 @@
 import type { Finding } from '@umbrex/core/findings';
 import { heldFrom, type MemoryDocument, readMemory, writeMemory } from '@umbrex/core/formats';
-import { type Description, type Held, type HeldPlace, heldMemory, type Unit } from '@umbrex/core/model';
+import { heldMemory } from '@umbrex/core/memory';
+import type { Description, Held, HeldPlace, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import { saveFile } from '../desk/saveFile';
 import { useHeld } from '../desk/useHeld';
@@ -10,7 +11,7 @@ export interface Initial {
   readonly version: number;
   readonly description: Description;
   /** What it holds once the steps of its sheet are done. */
-  readonly after: Held;
+  readonly after: Unit['holds'];
   /** Places of the holder's own that would go, with what they hold now. */
   readonly toAccept: readonly { number: number; label: string; now: string }[];
   readonly today: string;
@@ -20,6 +21,7 @@ export interface Initial {
 export function useHeldDesk({ unit, version, description, after, toAccept, today }: Initial) {
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [isWhole, setIsWhole] = useState(unit.holds.rest === 'factory');
   const units = useHeld('/api/units', [{ value: unit, version }], {
     titleOf: ({ nickname }) => nickname,
     part: 'unit',
@@ -31,16 +33,16 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
   }, [newest, version]);
 
   const save = (change: Partial<Unit>) => units.save({ ...unit, ...change }, version);
-  const asHeld = ({ places, settings }: Held) =>
+  const asRead = ({ places, settings, rest }: Held, wrote: Unit['holds']['wrote']) =>
     save({
-      holds: { what: 'read', on: today, places: [...places], settings: { ...settings } },
+      holds: { what: 'read', on: today, rest, places: [...places], settings: { ...settings }, wrote },
       accepts: [],
     });
   /** Takes what was read, once the description has understood all of it. */
-  const take = async (document: MemoryDocument) => {
-    const read = heldFrom(description, document);
+  const take = async (document: MemoryDocument, rest: Held['rest'], wrote: Unit['holds']['wrote']) => {
+    const read = heldFrom(description, document, rest);
     setFindings(read.findings);
-    if (read.ok) await asHeld(read.value);
+    if (read.ok) await asRead(read.value, wrote);
   };
   return {
     unit,
@@ -55,33 +57,29 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
     keep: () => save({ keeps: [...new Set([...unit.keeps, ...chosen])].sort((a, b) => a - b) }),
     takeFile: async (file: File) => {
       const read = readMemory(await file.text());
-      if (read.ok) await take(read.value);
+      if (read.ok) await take(read.value, isWhole ? 'factory' : 'unknown', {});
       else setFindings(read.findings);
     },
     /** One place as somebody reads it off the set; in place of what stood there. */
-    takePlace: (place: HeldPlace) =>
-      take({
-        format: 'umbrex/memory@1',
-        descriptionId: description.id,
-        slots: [...unit.holds.places.filter(({ number }) => number !== place.number), place].map((one) => ({
-          ...one,
-          label: '',
-        })),
-        settings: unit.holds.settings,
-      }),
+    takePlace: (place: HeldPlace) => {
+      const { [place.number]: _, ...wrote } = unit.holds.wrote;
+      const others = unit.holds.places.filter(({ number }) => number !== place.number);
+      const slots = [...others, place].map((one) => ({ ...one, label: '' }));
+      const { settings, rest } = unit.holds;
+      return take({ format: 'umbrex/memory@1', descriptionId: description.id, slots, settings }, rest, wrote);
+    },
+    isWhole,
+    setIsWhole,
     /** The steps of the sheet are done: it holds what they give. */
-    isDone: () => asHeld(after),
-    asFactory: () => save({ holds: { what: 'factory', on: today, places: [], settings: {} }, accepts: [] }),
+    isDone: () => save({ holds: after, accepts: [] }),
+    asFactory: () =>
+      save({
+        holds: { what: 'factory', on: today, rest: 'factory', places: [], settings: {}, wrote: {} },
+        accepts: [],
+      }),
     saveFile: () => {
       const { memory } = heldMemory(description, unit.holds);
-      const filled = [...memory.slots].flatMap(([number, values]) =>
-        values ? [[number, { values }] as const] : [],
-      );
-      const read = Object.keys(unit.holds.settings).map((id) => [id, memory.settings[id] ?? 0] as const);
-      const document = writeMemory(description, {
-        slots: new Map(filled),
-        settings: Object.fromEntries(read),
-      });
+      const document = writeMemory(description, memory);
       saveFile(`${unit.nickname}-holds.json`, `${JSON.stringify(document, null, 2)}\n`, 'application/json');
     },
   };

@@ -1,14 +1,14 @@
 import type { Finding } from '@umbrex/core/findings';
 import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
-import type { Description, Native } from '@umbrex/core/model';
+import type { Description, SlotValues } from '@umbrex/core/model';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
 import { saveFile } from '../desk/saveFile';
 
 interface Props {
   description: Description;
-  /** What each place shall hold, by its number. */
-  wanted: readonly (readonly [number, Readonly<Record<string, Native>>])[];
+  /** What each place shall hold, by its number; `null` where it shall be empty. */
+  wanted: readonly (readonly [number, SlotValues])[];
   /** Settings of the whole set that the plan decides: places in their lists. */
   settings: Readonly<Record<string, number>>;
   nickname: string;
@@ -18,7 +18,7 @@ interface Props {
 export function ReadBack({ description, wanted, settings, nickname }: Props) {
   const [result, setResult] = useState<ReturnType<typeof compareMemory> | null>(null);
   const [findings, setFindings] = useState<readonly Finding[]>([]);
-  const shall = { slots: new Map(wanted.map(([number, values]) => [number, { values }])), settings };
+  const shall = { slots: new Map(wanted), settings };
   const save = () => {
     const text = `${JSON.stringify(writeMemory(description, shall), null, 2)}\n`;
     saveFile(`${nickname}.json`, text, 'application/json');

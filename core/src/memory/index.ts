@@ -1,0 +1,4 @@
+export * from './diff';
+export * from './held';
+export * from './known';
+export * from './random';

@@ -1,0 +1,98 @@
+import {
+  type Description,
+  type Field,
+  type ListItem,
+  type Memory,
+  type Native,
+  type Slot,
+  type SlotValues,
+  slotsOf,
+  writtenLists,
+} from '../model/index';
+import { constantValues, hasField } from './known';
+
+/** A source of chance that gives the same numbers for the same seed, each from 0 up to, but not, 1. */
+export function chanceOf(seed: number): () => number {
+  let state = seed >>> 0 || 1;
+  // xorshift32 (Marsaglia, 2003): good enough to make memories that differ, and the same in every run.
+  return () => {
+    state ^= state << 13;
+    state ^= state >>> 17;
+    state ^= state << 5;
+    return (state >>> 0) / 2 ** 32;
+  };
+}
+
+/**
+ * A whole memory that agrees with what is known of a set, with chance for the rest: free places empty or used, every field at any value
+ * it can have. Half of the unknown free places are used, fewer where the set cannot hold so many at once.
+ */
+export function completed(description: Description, known: Memory, chance: () => number): Memory {
+  const lists = writtenLists(description);
+  const slots = new Map<number, SlotValues>();
+  const places = slotsOf(description);
+  const free = places.filter(({ region }) => region.content.kind === 'free');
+  const room = Math.max(
+    0,
+    (description.capacity ?? free.length) - free.filter(({ number }) => known.slots.get(number)).length,
+  );
+  const open = free.filter(({ number }) => known.slots.get(number) === undefined);
+  const isUsed = (slot: Slot) =>
+    slot.fixed !== undefined ||
+    chance() < (open.length === 0 ? 0 : Math.min(0.5, (0.8 * room) / open.length));
+  let filled = 0;
+  for (const slot of places) {
+    const { number, region } = slot;
+    const there = known.slots.get(number);
+    const counts = region.content.kind === 'free' && there === undefined;
+    if (there === null || (there === undefined && (!isUsed(slot) || (counts && filled >= room)))) {
+      slots.set(number, null);
+      continue;
+    }
+    if (counts) filled++;
+    const values: Record<string, Native> = { ...constantValues(description, region), ...there };
+    for (const field of description.fields)
+      if (hasField(region, field.id) && values[field.id] === undefined)
+        values[field.id] = anyValue(description, field, lists[field.list ?? ''], chance);
+    slots.set(number, values);
+  }
+  const settings = Object.fromEntries(
+    description.settings.map(({ id, list }) => [
+      id,
+      known.settings[id] ?? Math.floor(chance() * (lists[list]?.length ?? 1)),
+    ]),
+  );
+  return { slots, settings };
+}
+
+function anyValue(
+  { receive, names, identity }: Description,
+  field: Field,
+  list: readonly ListItem[] | undefined,
+  chance: () => number,
+): Native {
+  const below = (count: number) => Math.floor(chance() * count);
+  const digits = (count: number) => Array.from({ length: count }, () => below(10)).join('');
+  if (list && list.length > 0) return below(list.length);
+  switch (field.holds) {
+    case 'receiveHz': {
+      if (receive === 'unknown' || receive.bands.length === 0) return 0;
+      const band = receive.bands[below(receive.bands.length)];
+      const first = Math.ceil((band?.fromHz ?? 0) / receive.stepHz);
+      const last = Math.floor((band?.toHz ?? 0) / receive.stepHz);
+      return (first + below(last - first + 1)) * receive.stepHz;
+    }
+    case 'name': {
+      if (typeof names !== 'object') return '';
+      const letters = [...names.characters];
+      const text = Array.from({ length: 1 + below(names.length) }, () => letters[below(letters.length)]);
+      return text.join('').trim();
+    }
+    case 'areaCode':
+      return digits(6);
+    case 'fleetId':
+      return typeof identity === 'object' ? digits(identity.digits) : '';
+    default:
+      return field.factory;
+  }
+}

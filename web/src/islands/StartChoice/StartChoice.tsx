@@ -1,0 +1,84 @@
+import type { Unit } from '@umbrex/core/model';
+import { useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+
+interface Held {
+  readonly unit: Unit;
+  readonly version: number;
+}
+
+interface Props {
+  /** The set whose sheet this is, and all of its kind of which not all is known. */
+  readonly id: string;
+  readonly title: string;
+  readonly alike: readonly Held[];
+  /** The way it would begin instead. */
+  readonly start: Unit['start'];
+  readonly blocked: boolean;
+}
+
+/** Chooses how the sheet of one set, or of all of its kind that nobody looked at, begins; a reset wants its holder's word. */
+export function StartChoice({ id, title, alike, start, blocked }: Props) {
+  const [agreed, setAgreed] = useState(false);
+  const [failure, setFailure] = useState('');
+  const [busy, setBusy] = useState(false);
+  const isReset = start === 'reset';
+  const choose = async (sets: readonly Held[]) => {
+    setBusy(true);
+    setFailure('');
+    try {
+      for (const { unit, version } of sets)
+        if (unit.start !== start)
+          await call('PUT', `/api/units/${unit.id}`, { version, unit: { ...unit, start } });
+      window.location.reload();
+    } catch (error) {
+      setBusy(false);
+      setFailure(
+        error instanceof Refusal && error.status === 409
+          ? 'Somebody changed one of these sets meanwhile. Load the page again, then choose.'
+          : failureText(error),
+      );
+    }
+  };
+  const off = busy || blocked || (isReset && !agreed);
+  return (
+    <div className="mt-2">
+      {isReset && !blocked && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={agreed}
+            onChange={(event) => setAgreed(event.target.checked)}
+          />
+          Who holds it agrees that everything in it goes
+        </label>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          disabled={off}
+          onClick={() => void choose(alike.filter(({ unit }) => unit.id === id))}
+        >
+          {isReset ? 'Begin with a reset' : 'Set every value instead'}
+        </button>
+        {alike.length > 1 && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm"
+            disabled={off}
+            onClick={() => void choose(alike.filter(({ unit }) => unit.keeps.length === 0))}
+          >
+            The same for every {title} that nobody has looked at
+          </button>
+        )}
+      </div>
+      {failure && (
+        <p role="alert" className="mt-1 font-semibold text-error">
+          {failure}
+        </p>
+      )}
+    </div>
+  );
+}

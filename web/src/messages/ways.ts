@@ -1,0 +1,23 @@
+import type { Way } from '@umbrex/core/flow';
+
+/** What a sheet rests on, by the way it begins; with how many memories, places and modes it was tried. */
+export const WAY_TEXT: Readonly<Record<Way, (tried: number) => string>> = {
+  known: () => 'It begins from what this set is known to hold, wherever it stands.',
+  absolute: (tried) =>
+    `Nobody has looked what this set holds: the steps set every value of the places they use, whatever stands there. Tried on ${tried} made-up memories, from every mode.`,
+  reset: (tried) =>
+    `It begins with a reset, to which its holder agreed: everything in it goes. Tried on ${tried} made-up memories, from every mode.`,
+  file: (tried) =>
+    `The file writes every value of its places, whatever stood there; tried on ${tried === 1 ? 'one memory' : `${tried} made-up memories`}.`,
+  none: () =>
+    'Only for a set that was reset, or of which somebody wrote down what it holds: nobody has looked at this one.',
+};
+
+/** The same in a few words, for a list. */
+export const WAY_BRIEF: Readonly<Record<Way, string>> = {
+  known: 'from what it holds',
+  absolute: 'not looked: sets every value',
+  reset: 'begins with a reset',
+  file: 'sent by file',
+  none: 'only for a set that was reset',
+};
