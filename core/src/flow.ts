@@ -76,13 +76,14 @@ const NEW: Unit['holds'] = {
 const UNSEEN: Unit['holds'] = { ...NEW, what: 'unknown', rest: 'unknown' };
 
 /** Everything but the proof. */
-type Composed = Omit<Prepared, 'proof' | 'way'>;
+export type Composed = Omit<Prepared, 'proof' | 'way'>;
 
-function compose(
+/** The same as `prepare`, but without trying the sheet. */
+export function compose(
   plan: Plan,
   description: Description,
-  unit: UnitState | undefined,
-  others: readonly Called[],
+  unit?: UnitState,
+  others: readonly Called[] = [],
 ): Composed {
   const holds = unit?.holds ?? NEW;
   const { memory: known, notUnderstood } = heldMemory(description, holds);
@@ -164,14 +165,17 @@ export function otherStart(
 }
 
 /** What is known of a unit's memory once its sheet is done. */
-export function afterSheet(description: Description, { now, changes, sheet }: Prepared): Memory {
+export function afterSheet(
+  description: Description,
+  { now, changes, sheet }: Pick<Composed, 'now' | 'changes' | 'sheet'>,
+): Memory {
   return apply(sheet.resets ? factoryMemory(description) : now, changes);
 }
 
 /** What a unit holds once its sheet is done, to be kept with it. @param version the plan's, as the one that wrote these places */
 export function heldAfter(
   description: Description,
-  prepared: Prepared,
+  prepared: Composed,
   holds: Unit['holds'],
   version: number,
   today: string,

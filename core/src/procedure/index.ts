@@ -12,5 +12,6 @@ export * from './runs';
 export type { Emission } from './sending';
 export * from './sheet';
 export * from './turns';
+export * from './until';
 export * from './virtual';
 export { presses, visitOrder } from './visits';

@@ -15,8 +15,9 @@ import type { Whereabouts } from './virtual';
 
 /** On how many memories that agree with what is known a sheet is tried where something is unknown. */
 export const TRIES_UNKNOWN = 20;
-/** From how many places and modes a sheet is tried where all of the memory is known. */
+/** From how many places and modes a sheet is tried where all of the memory is known, and where a step of it turns until something shows. */
 const TRIES_KNOWN = 2;
+const TRIES_TURNING = 6;
 const SEED = 20_261;
 
 /** What came out of replaying a sheet on the virtual device. */
@@ -57,7 +58,11 @@ export function prove(description: Description, now: Memory, wanted: Wanted, she
   const calm: Replay[] = [];
   let difference: Finding | null = null;
   let slowDiffers: number | undefined;
-  const begun = beginnings(description, now);
+  const turns = sheet.steps.some(({ runs }) => runs.some((run) => run.do === 'until'));
+  const isKnown = isWhollyKnown(description, now);
+  const goesTo = sheet.steps.find(({ slotNumber }) => slotNumber !== null)?.slotNumber ?? null;
+  const tries = isKnown ? (turns ? TRIES_TURNING : TRIES_KNOWN) : TRIES_UNKNOWN;
+  const begun = beginnings(description, now, tries, goesTo);
   for (const [i, { memory, from }] of begun.entries()) {
     const shall = withWanted(description, sheet.resets ? factoryMemory(description) : memory, wanted);
     const wrong = (done: Replay) =>
@@ -96,16 +101,25 @@ interface Begun {
   readonly from: Whereabouts | undefined;
 }
 
-/** The sets a sheet is tried on: memories that agree with what is known, and, where the sheet asks nothing of the start, places and modes. */
-export function beginnings(description: Description, now: Memory, tries = TRIES_UNKNOWN): Begun[] {
+/**
+ * The sets a sheet is tried on: memories that agree with what is known, and, where the sheet asks nothing of the start, places and modes.
+ * @param goesTo the place that the sheet goes to first
+ */
+export function beginnings(
+  description: Description,
+  now: Memory,
+  tries: number,
+  goesTo: number | null = null,
+): Begun[] {
   const { behaviour, recipes } = description;
   const chance = chanceOf(SEED);
   const numbers = slotsOf(description).map(({ number }) => number);
   const modes = Object.keys(behaviour?.modes ?? {});
-  const count = isWhollyKnown(description, now) ? TRIES_KNOWN : tries;
-  return Array.from({ length: count }, (_, i) => {
+  return Array.from({ length: tries }, (_, i) => {
     const memory = completed(description, now, chance);
-    const number = numbers[Math.floor(chance() * numbers.length)] ?? 0;
+    const any = numbers[Math.floor(chance() * numbers.length)] ?? 0;
+    // One of them stands already where the sheet goes first: then nothing is to be turned, and a hand may be too slow for what is open.
+    const number = i === 1 && goesTo !== null ? goesTo : any;
     // The first one as the set comes on where the words say, the others out of every mode in turn.
     const from = recipes?.start && i > 0 ? { mode: modes[i % modes.length] ?? '', number } : undefined;
     return { memory, from };
@@ -114,7 +128,8 @@ export function beginnings(description: Description, now: Memory, tries = TRIES_
 
 /** A set that a program loads: its data file is sent to virtual ones, read back, and compared in the same way. */
 function proveByFile(description: Description, now: Memory, wanted: Wanted, sheet: Sheet): Proof {
-  const begun = beginnings(description, now);
+  const tries = isWhollyKnown(description, now) ? 1 : TRIES_UNKNOWN;
+  const begun = beginnings(description, now, tries);
   let difference: Finding | null = null;
   for (const { memory } of begun) {
     const loaded = loadByFile(description, memory, wanted);

@@ -18,8 +18,8 @@ export type Run =
       readonly key: string;
       readonly heldMs?: number;
       readonly shows: readonly string[];
-      /** As whole words anywhere, or at the beginning of a line. */
-      readonly as: 'words' | 'beginning';
+      /** As whole words anywhere, as whole words on the top line, or at the beginning of a line. */
+      readonly as: 'words' | 'top' | 'beginning';
       readonly mean: number;
       readonly most: number;
     };
@@ -113,10 +113,7 @@ export function doRuns(
         for (let n = 0; n < run.times; n++) press(run.key, run.heldMs);
         break;
       case 'until': {
-        const isThere = () =>
-          run.shows.some((text) =>
-            run.as === 'words' ? showsWords(screen(), text) : beginsWith(screen(), text),
-          );
+        const isThere = () => run.shows.some((text) => READS[run.as](screen(), text));
         for (let n = 0; !isThere(); n++) {
           if (n >= run.most) return run.shows.at(-1) ?? '';
           press(run.key, run.heldMs);
@@ -144,6 +141,12 @@ export function showsWords(screen: readonly string[], text: string): boolean {
     return false;
   });
 }
+
+const READS = {
+  words: showsWords,
+  top: (screen: readonly string[], text: string) => showsWords(screen.slice(0, 1), text),
+  beginning: beginsWith,
+} as const;
 
 function beginsWith(screen: readonly string[], text: string): boolean {
   return screen.some((line) => line.startsWith(text));

@@ -7,6 +7,8 @@ export interface Wheel {
   readonly big?: { readonly by: number; readonly heldMs: number } | undefined;
   /** A place of it may show what is not wanted though it is the right one, so that it is turned once round: a bank shows where one stands in it. */
   readonly mayGoRound?: boolean;
+  /** Places are told by the top line: below it a name may stand that reads like another place. */
+  readonly isTop?: boolean;
 }
 
 /**
@@ -15,14 +17,15 @@ export interface Wheel {
  * @param shownAt what the display shows at a place of the wheel
  */
 export function turnUntil(
-  { count, up, big, mayGoRound }: Wheel,
+  { count, up, big, mayGoRound, isTop }: Wheel,
   to: number,
   shownAt: (place: number) => string,
 ): Run[] {
   const target = [shownAt(to)];
+  const as = isTop ? 'top' : 'words';
   const away = Array.from({ length: count }, (_, from) => (to - from + count) % count);
   const plain = spread(mayGoRound ? [...away, count] : away);
-  const single: Run = { do: 'until', key: up, shows: target, as: 'words', ...plain };
+  const single: Run = { do: 'until', key: up, shows: target, as, ...plain };
   if (!big || count <= big.by) return [single];
   const held: number[] = [];
   const taps: number[] = [];
@@ -40,8 +43,8 @@ export function turnUntil(
   if (coarse.mean + fine.mean >= plain.mean) return [single];
   const window = Array.from({ length: big.by }, (_, k) => shownAt((to - big.by + 1 + k + count) % count));
   return [
-    { do: 'until', key: up, heldMs: big.heldMs, shows: window, as: 'words', ...coarse },
-    { do: 'until', key: up, shows: target, as: 'words', ...fine },
+    { do: 'until', key: up, heldMs: big.heldMs, shows: window, as, ...coarse },
+    { do: 'until', key: up, shows: target, as, ...fine },
   ];
 }
 

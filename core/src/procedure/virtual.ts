@@ -97,10 +97,10 @@ export class VirtualDevice {
     }
     const key = this.behaviour.keys[event.key];
     if (!key) throw new RangeError(`key: ${event.key}`);
-    this.lastKeyMs = this.nowMs;
     this.press(event.key, event.heldMs);
+    // A set waits for the next key from when this one is let go.
+    this.lastKeyMs = this.nowMs + event.heldMs;
     this.advance(event.heldMs);
-    this.lastKeyMs = this.nowMs;
   }
 
   /** The display, line by line. */

@@ -303,7 +303,8 @@ export class Writer {
     // A key that changes a value at once, with nothing opened before, may have to bring it round to where it was.
     const opensNothing = about.setting !== undefined && this.recipes.settings[about.setting.id]?.[0] === step;
     const mayGoRound = step.what === 'bank' || opensNothing;
-    return turnUntil({ count, up: step.up, big: step.big, mayGoRound }, to, (place) =>
+    const isTop = step.what !== 'value' && step.what !== 'item';
+    return turnUntil({ count, up: step.up, big: step.big, mayGoRound, isTop }, to, (place) =>
       this.fill(shows, about, shownAt(place)),
     );
   }
