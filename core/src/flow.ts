@@ -128,9 +128,17 @@ export function prepare(
   others: readonly Called[] = [],
 ): Prepared {
   const composed = compose(plan, description, unit, others);
-  const { now, wanted, sheet } = composed;
-  const proof = prove(description, now, wanted, sheet);
-  return { ...composed, proof, way: wayOf(description, now, sheet, proof) };
+  return withProof(description, composed, proofOf(description, composed));
+}
+
+/** Tries a sheet; what comes of it depends on nothing but the description and what is composed. */
+export function proofOf(description: Description, { now, wanted, sheet }: Composed): Proof {
+  return prove(description, now, wanted, sheet);
+}
+
+/** A composed sheet with its proof. */
+export function withProof(description: Description, composed: Composed, proof: Proof): Prepared {
+  return { ...composed, proof, way: wayOf(description, composed.now, composed.sheet, proof) };
 }
 
 /** The other way to begin with a set of which something is not known, and what it would take; not proven until it is chosen. */

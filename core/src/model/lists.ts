@@ -55,13 +55,17 @@ export interface ListItem {
 const CTCSS_SETS = { 'common-50': CTCSS_TENTHS_HZ, 'consumer-38': CTCSS_CONSUMER_TENTHS_HZ } as const;
 const DCS_SETS = { 'common-104': DCS_CODES, 'consumer-83': DCS_CONSUMER } as const;
 
+type Written = Readonly<Record<string, readonly ListItem[]>>;
+/** Lists that were written out before: descriptions are never changed in place. */
+const known = new WeakMap<object, Written>();
+
 /** Every list of a description written out, by its id. */
-export function writtenLists({
-  lists,
-}: {
-  readonly lists: Readonly<Record<string, List>>;
-}): Readonly<Record<string, readonly ListItem[]>> {
-  return Object.fromEntries(Object.entries(lists).map(([id, list]) => [id, listItems(list)]));
+export function writtenLists({ lists }: { readonly lists: Readonly<Record<string, List>> }): Written {
+  const written =
+    known.get(lists) ??
+    Object.fromEntries(Object.entries(lists).map(([id, list]) => [id, listItems(list)] as const));
+  known.set(lists, written);
+  return written;
 }
 
 /** Writes a list out, value by value, in the device's order; tones mean their canonical text. */

@@ -23,10 +23,21 @@ export interface Slot {
     | undefined;
 }
 
+/** Slots that were written out before, by the regions they come from and the way of loading: descriptions are never changed in place. */
+const known = new WeakMap<readonly Region[], Map<boolean, readonly Slot[]>>();
+
 /** Every slot of a device in the order of its regions: a region's stride is data, so a gap between banks is no slot. */
-export function slotsOf(description: Pick<Description, 'regions' | 'loading'>): Slot[] {
-  const slots: Slot[] = [];
+export function slotsOf(description: Pick<Description, 'regions' | 'loading'>): readonly Slot[] {
   const byKeys = !isLoadedByProgram(description);
+  const ways = known.get(description.regions) ?? new Map<boolean, readonly Slot[]>();
+  known.set(description.regions, ways);
+  const slots = ways.get(byKeys) ?? writtenSlots(description, byKeys);
+  ways.set(byKeys, slots);
+  return slots;
+}
+
+function writtenSlots(description: Pick<Description, 'regions'>, byKeys: boolean): Slot[] {
+  const slots: Slot[] = [];
   let banksBefore = 0;
   for (const region of description.regions) {
     const settable = byKeys ? region.keypad : region.cable;

@@ -17,11 +17,22 @@ export interface ScreenView {
   readonly finds: number;
 }
 
-/** Fills the marks of a display line, such as `{number:3}` (padded with zeros), `{label}` or `{draft}`. */
-export function fillScreen(line: string, view: ScreenView): string {
-  return line.replace(/\{(\w+)(?::(\d+))?\}/g, (_, mark: string, width?: string) =>
-    markText(mark, Number(width ?? 0), view),
-  );
+/** A display line taken apart: texts as they are, and marks with their width. */
+export type ScreenLine = readonly (string | { readonly mark: string; readonly width: number })[];
+
+/** Takes a display line apart at its marks, such as `{number:3}` (padded with zeros), `{label}` or `{draft}`. */
+export function screenLine(line: string): ScreenLine {
+  return line.split(/(\{\w+(?::\d+)?\})/).flatMap((part): ScreenLine => {
+    const [, mark, width] = /^\{(\w+)(?::(\d+))?\}$/.exec(part) ?? [];
+    return mark === undefined ? (part === '' ? [] : [part]) : [{ mark, width: Number(width ?? 0) }];
+  });
+}
+
+/** Fills the marks of a display line. */
+export function fillScreen(line: ScreenLine, view: ScreenView): string {
+  let text = '';
+  for (const part of line) text += typeof part === 'string' ? part : markText(part.mark, part.width, view);
+  return text;
 }
 
 function markText(mark: string, width: number, view: ScreenView): string {

@@ -20,9 +20,11 @@ import { hzDigits, nameLength, offsetIndex, tapped, turnedLetter, typedHz } from
 import type { KeyEvent } from './events';
 import { enteredValue, isItemAllowed, itemField, itemValues } from './items';
 import { type Catch, type Signal, type Stop, scanStops } from './round';
-import { fillScreen } from './screen';
+import { fillScreen, type ScreenLine, screenLine } from './screen';
 import { type Emission, talkHz, talkTone } from './sending';
 import { firstBankCopies, mod, type SlotMove, slotAfter } from './slotMove';
+
+const apart = new WeakMap<Behaviour, Map<string, ScreenLine[]>>();
 
 /** What a virtual device does and where it stands when somebody takes it in hand. */
 export interface Whereabouts {
@@ -56,6 +58,8 @@ export class VirtualDevice {
   private readonly heard: string[] = [];
   private readonly ears: Ears;
   private readonly read: ReturnType<typeof slotReader>;
+  /** The items that are gone through, by their places among all. */
+  private readonly round: readonly number[];
 
   /**
    * @param memory what it holds at the start; as from the factory where nothing is given
@@ -74,6 +78,7 @@ export class VirtualDevice {
     this.slots = slotsOf(description);
     this.ears = new Ears(description);
     this.read = slotReader(description);
+    this.round = this.behaviour.items.flatMap(({ apart }, i) => (apart ? [] : [i]));
     this.lists = writtenLists(description);
     this.values = new Map(memory.slots);
     this.saved = memory.slots;
@@ -119,7 +124,16 @@ export class VirtualDevice {
       foundHz: this.ears.shownHz,
       finds: this.ears.found().length,
     };
-    return (this.behaviour.modes[this.mode]?.screen ?? []).map((line) => fillScreen(line, view));
+    return this.lines(this.mode).map((line) => fillScreen(line, view));
+  }
+
+  /** The display lines of a mode, taken apart once for all devices of this behaviour. */
+  private lines(mode: string): readonly ScreenLine[] {
+    const known = apart.get(this.behaviour) ?? new Map<string, ScreenLine[]>();
+    apart.set(this.behaviour, known);
+    const lines = known.get(mode) ?? (this.behaviour.modes[mode]?.screen ?? []).map(screenLine);
+    known.set(mode, lines);
+    return lines;
   }
 
   /** What it holds now, read out as one would over a cable. */
@@ -460,7 +474,7 @@ export class VirtualDevice {
   }
 
   private pickItem(to: 'first' | 'entry' | 'next' | 'previous'): void {
-    const round = this.behaviour.items.flatMap(({ apart }, i) => (apart ? [] : [i]));
+    const { round } = this;
     const at = round.indexOf(this.item);
     const index = {
       first: round[0] ?? -1,

@@ -3,12 +3,14 @@ import { hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
   type Confidence,
+  compose,
   confidenceOf,
   type OtherStart,
   otherStart,
   ownPlaces,
   type Prepared,
-  prepare,
+  proofOf,
+  withProof,
 } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
 import {
@@ -16,6 +18,7 @@ import {
   type CopyOffer,
   copySteps,
   offerCopy,
+  type Proof,
   readBackLines,
   type SettingLine,
   type SlotLine,
@@ -30,7 +33,9 @@ import { Kept } from './kept';
 const SHORT_S = 8;
 
 /** Sheets with their proofs, the last ones that were asked for. */
-const sheets = new Kept<Prepared>(80);
+const sheets = new Kept<Prepared>(200);
+/** Proofs by what was tried: an edit of the plan that leaves a sheet as it is needs none anew. */
+const proofs = new Kept<Proof>(400);
 
 /** Prepares a unit's part of the plan, once for all units that are alike until the plan, their kind or what they hold changes. */
 export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
@@ -47,7 +52,13 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
     const kindMark = kindMarks.get(description.id) ?? markOf(description);
     kindMarks.set(description.id, kindMark);
     const own = JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, start, names]);
-    return sheets.of([planMark, kindMark, own].join(' '), () => prepare(plan, description, unit, others));
+    return sheets.of([planMark, kindMark, own].join(' '), () => {
+      const composed = compose(plan, description, unit, others);
+      const { now, wanted, sheet } = composed;
+      const tried = markOf([[...now.slots], now.settings, [...wanted.slots], wanted.settings, sheet]);
+      const proof = proofs.of(`${kindMark} ${tried}`, () => proofOf(description, composed));
+      return withProof(description, composed, proof);
+    });
   };
 }
 
@@ -125,7 +136,9 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     lines,
     settings: settingLines(description, prepared.fit.image, prepared.now),
     other: otherStart(desk.state.plan, description, unit, calledBy(desk, description, unit)),
-    alike: desk.units.filter((one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown'),
+    alike: desk.units.filter(
+      (one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown',
+    ),
     blocks: blocksOf(prepared, lines),
   };
 }
@@ -156,28 +169,29 @@ function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): Sheet
   return blocks;
 }
 
-/** The effort and the stamp of every unit, each kind prepared once. */
-export function sheetList(desk: Desk) {
+/** The effort and the stamp of every unit, each kind prepared once; between two of them others get their turn. */
+export async function sheetList(desk: Desk) {
   const prepareOne = preparedFor(desk);
-  return desk.units.flatMap(({ unit }) => {
+  const rows = [];
+  for (const { unit } of desk.units) {
     const found = desk.descriptions.find((candidate) => candidate.description.id === unit.descriptionId);
-    if (!found) return [];
+    if (!found) continue;
     const { description } = found;
+    await new Promise((resolve) => setImmediate(resolve));
     const prepared = prepareOne(found, unit);
-    return [
-      {
-        unit,
-        title: description.title,
-        toAccept: prepared.toAccept.length,
-        way: prepared.sheet.way,
-        places: prepared.fit.image.slots.size,
-        confidence: confidenceOf(prepared.proof, description, unit.firmware),
-        steps: prepared.sheet.steps.length,
-        presses: prepared.sheet.presses,
-        begins: prepared.way,
-        minutes: Math.ceil(prepared.proof.minutes),
-        findings: desk.board.unitFindings[unit.id] ?? [],
-      },
-    ];
-  });
+    rows.push({
+      unit,
+      title: description.title,
+      toAccept: prepared.toAccept.length,
+      way: prepared.sheet.way,
+      places: prepared.fit.image.slots.size,
+      confidence: confidenceOf(prepared.proof, description, unit.firmware),
+      steps: prepared.sheet.steps.length,
+      presses: prepared.sheet.presses,
+      begins: prepared.way,
+      minutes: Math.ceil(prepared.proof.minutes),
+      findings: desk.board.unitFindings[unit.id] ?? [],
+    });
+  }
+  return rows;
 }
