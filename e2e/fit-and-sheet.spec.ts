@@ -51,10 +51,11 @@ test('a device’s sheet is proven, complete, and takes a person’s word', asyn
     'Not on this set',
   ])
     await expect(page.getByRole('heading', { name: part, exact: true })).toBeVisible();
-  // Boat crews, 82.5 Hz, is code 6 of this set: from 0 one held press of ten, then four down.
+  // Boat crews, 82.5 Hz, is code 6 of this set; nobody has looked at it, so its code is turned until it shows.
   const step = page.getByRole('listitem').filter({ hasText: 'Turn to code 6.' }).last();
   await expect(step).toContainText('hold 1.2 s');
-  await expect(step).toContainText('×4');
+  await expect(step).toContainText('until CODE >6<');
+  await expect(page.getByText('Nobody has looked what this set holds')).toBeVisible();
   await expect(step).toContainText('CODE >6<');
   await ready(page);
   await page.getByRole('button', { name: 'Add my word' }).click();
@@ -282,14 +283,14 @@ test('settings differ by role, and the key map of each set shows them', async ({
   };
   await sideKey('ALARM');
   await expect(await mapOf('Watch 1')).toContainText('Back: switch the set off at once');
-  await expect(page.getByText('For the whole set, Side key, long: ALARM (was LAMP)')).toBeVisible();
-  await expect(await mapOf('Watch 2')).toContainText('switches the lamp');
+  await expect(page.getByText(/For the whole set, Side key, long: ALARM \(not looked/)).toBeVisible();
+  await expect(await mapOf('Watch 3')).toContainText('nobody has looked what it does');
   // A set that is given the role gets its keys.
   await open(page, `${path}/devices`);
-  await page.getByRole('button', { name: 'Change Watch 2' }).click();
+  await page.getByRole('button', { name: 'Change Watch 3' }).click();
   await page.getByLabel('Set up for').selectOption('Watch');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('Watch 2 is saved.')).toBeVisible();
-  await expect(await mapOf('Watch 2')).toContainText('sounds and sends an alarm');
+  await expect(page.getByText('Watch 3 is saved.')).toBeVisible();
+  await expect(await mapOf('Watch 3')).toContainText('sounds and sends an alarm');
   await sideKey('SCAN');
 });

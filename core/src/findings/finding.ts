@@ -103,6 +103,12 @@ export type Finding = Common &
     | { readonly code: 'resume-delay-differs'; readonly wanted: 'on' | 'off' }
     | { readonly code: 'bandwidth-differs'; readonly wanted: string; readonly has: string }
     | { readonly code: 'bandwidth-unknown' }
+    /** The rule wants it narrow, whatever the plan says. */
+    | { readonly code: 'bandwidth-by-rule'; readonly limitHz: number }
+    /** The set sends wider than the rule allows, and cannot be set narrower. */
+    | { readonly code: 'set-too-wide'; readonly limitHz: number }
+    /** Another place of the set has the same name. */
+    | { readonly code: 'name-twice'; readonly name: string }
     | { readonly code: 'firmware-unverified'; readonly firmware: string }
     | { readonly code: 'firmware-unknown' }
     | {

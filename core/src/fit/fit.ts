@@ -5,7 +5,7 @@ import { fitAlerts } from './alerts';
 import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
-import { nameOn, uniqueName } from './names';
+import { nameOn, spellable, uniqueName } from './names';
 import type { Placement } from './place';
 import { fitScan, type ScanPlan } from './scan';
 
@@ -301,6 +301,8 @@ const ADAPTS: ReadonlySet<Finding['code']> = new Set([
   'channel-tone-unknown',
   'name-shortened',
   'slot-shared',
+  'bandwidth-differs',
+  'bandwidth-by-rule',
 ]);
 
 function nameIn(
@@ -309,7 +311,7 @@ function nameIn(
   placement: Placement,
   names: ReadonlySet<string>,
 ): { stored?: string; findings: readonly Finding[] } {
-  const rule = device.description.names;
+  const rule = spellable(device.description);
   const field = device.field.name;
   if (rule === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
   if (rule === 'none' || !field || !placement.slot.settable.includes(field.id))
@@ -320,11 +322,17 @@ function nameIn(
     short = nameOn(channel, rule.length, rule.characters);
     device.shortNames.set(key, short);
   }
-  const stored = uniqueName(short, rule.length, names);
+  const stored = uniqueName(short, rule.length, names, rule.characters);
+  const isTwice = names.has(stored);
   const same = stored.toLowerCase() === channel.name.toLowerCase();
   return {
     stored,
-    findings: same ? [] : [{ code: 'name-shortened', severity: 'note', from: channel.name, to: stored }],
+    findings: [
+      ...(same
+        ? []
+        : [{ code: 'name-shortened', severity: 'note', from: channel.name, to: stored } as const]),
+      ...(isTwice ? [{ code: 'name-twice', severity: 'note', name: stored } as const] : []),
+    ],
   };
 }
 

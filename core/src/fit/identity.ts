@@ -3,7 +3,7 @@ import { valuesOnceUsed } from '../memory/index';
 import type { Description, Fleet, Region, Slot, Unit } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './fit';
-import { shortenName } from './names';
+import { shortenName, spellable } from './names';
 
 /** A set as others call it: by its nickname, under its fleet ID. */
 export type Called = Pick<Unit, 'nickname' | 'fleetId'>;
@@ -89,7 +89,7 @@ function entryAt(
   { number, region }: Slot,
   { name, fleetId }: { name: string; fleetId?: string },
 ): WantedSlot {
-  const rule = description.names;
+  const rule = spellable(description);
   const text = typeof rule === 'object' ? shortenName(name, rule.length, rule.characters) : '';
   const values = {
     ...valuesOnceUsed(description, region),

@@ -127,7 +127,7 @@ function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: 
   const tones = chooseTones(device, channel, wantedReceive);
   if (tones.kind !== 'set') {
     if (tones.kind === 'listen') return listen(tones.findings);
-    return verdict(tones.kind === 'stop' ? 'no' : 'unknown', tones.findings);
+    return verdict('unknown', tones.findings);
   }
 
   let first: Finding | undefined;

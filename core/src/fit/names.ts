@@ -7,6 +7,8 @@
  *   5. cut at the end
  * Two names that come out alike get the figures 2, 3… in place of their last characters. Common practice, no source.
  */
+import type { Description } from '../model/index';
+
 /** No channel's name has more. */
 const MOST_LETTERS = 40;
 
@@ -35,6 +37,27 @@ const SHORT_WORDS: Readonly<Record<string, string>> = {
   station: 'Stn',
 };
 
+/**
+ * The names that a kind of set can hold, in the characters that its keys can spell as far as somebody described them: a name that nobody
+ * can enter is none.
+ */
+export function spellable({
+  names,
+  fields,
+  recipes,
+}: Pick<Description, 'names' | 'fields' | 'recipes'>): Description['names'] {
+  if (typeof names !== 'object' || !recipes) return names;
+  const field = fields.find(({ holds }) => holds === 'name');
+  const steps = recipes.set[field?.id ?? ''] ?? [];
+  const keys = steps.some((step) => step.do === 'tapName')
+    ? Object.values(recipes.letterKeys ?? {}).join('')
+    : null;
+  const spelt = keys ?? (steps.some((step) => step.do === 'wheelName') ? (recipes.letterWheel ?? '') : null);
+  if (spelt === null) return names;
+  const characters = [...names.characters].filter((char) => spelt.includes(char)).join('');
+  return characters === '' ? 'none' : { ...names, characters };
+}
+
 /** The name that goes onto a set: the whole one, else the longest written by hand that fits as it is, else the whole one made shorter. */
 export function nameOn(
   channel: { readonly name: string; readonly shortNames: readonly string[] },
@@ -53,7 +76,7 @@ export function nameOn(
 /** A name in the characters of a set, cut to its length by the rule above. Never empty: `CH` stands in for a name without any usable character. */
 export function shortenName(name: string, length: number, characters: string): string {
   const usable = (text: string) =>
-    [...text.normalize('NFD').replace(/\p{Mn}/gu, '')]
+    [...text.normalize('NFKD').replace(/\p{Mn}/gu, '')]
       .map((char) => [char, char.toUpperCase(), char.toLowerCase()].find((c) => characters.includes(c)) ?? '')
       .join('')
       .replace(/\s+/g, ' ')
@@ -86,13 +109,27 @@ export function shortenName(name: string, length: number, characters: string): s
   return letters.join('').slice(0, length).trim();
 }
 
-/** Names that are all different: a later one that came out like an earlier one gets a figure in place of its last characters. */
-export function uniqueName(name: string, length: number, taken: ReadonlySet<string>): string {
+/**
+ * Names that are all different: a later one that came out like an earlier one gets a figure in place of its last characters, or a letter
+ * on a set without figures. Where there are more names than the set can tell apart, the same one again.
+ */
+export function uniqueName(
+  name: string,
+  length: number,
+  taken: ReadonlySet<string>,
+  characters: string,
+): string {
   if (!taken.has(name)) return name;
-  for (let n = 2; ; n++) {
-    const figure = String(n);
-    const candidate = (name.slice(0, Math.max(0, length - figure.length)) + figure).slice(0, length);
+  const figures = [...'0123456789'].filter((figure) => characters.includes(figure));
+  const signs = figures.length > 1 ? figures : [...characters].filter((char) => char.trim() !== '');
+  if (signs.length === 0) return name;
+  const most = Math.min(length, 4);
+  for (let n = figures.length > 1 ? 2 : 0; ; n++) {
+    let mark = '';
+    for (let rest = n; mark === '' || rest > 0; rest = Math.floor(rest / signs.length))
+      mark = (signs[rest % signs.length] ?? '') + mark;
+    if (mark.length > most) return name;
+    const candidate = name.slice(0, Math.max(0, length - mark.length)) + mark;
     if (!taken.has(candidate)) return candidate;
-    if (figure.length > length) return name;
   }
 }

@@ -1,5 +1,12 @@
 import type { Finding } from '../findings/index';
-import { type Channel, factoryValues, type Native, type Slot, type SlotContent } from '../model/index';
+import {
+  type Channel,
+  canSend,
+  factoryValues,
+  type Native,
+  type Slot,
+  type SlotContent,
+} from '../model/index';
 import { type FitDevice, valuesOf } from './device';
 import { receiveSetting, type ToneSettings, toneSetting } from './tones';
 
@@ -18,6 +25,8 @@ export type Placed =
 /** A power limit in watts and where it is written; `null` where the table gives none. */
 export interface PowerLimit {
   readonly limitW: number | null;
+  /** The widest that may be sent, in hertz. */
+  readonly bandwidthHz: number;
   readonly source: string;
   readonly findings: readonly Finding[];
 }
@@ -34,7 +43,7 @@ export function placeTalk(
 ): Placed {
   const transmitHz = channel.transmitHz;
   if (transmitHz === null) throw new RangeError(`channel ${channel.id} does not transmit`);
-  const draft = frequencies(device, channel.receiveHz, transmitHz, slot);
+  const draft = frequencies(device, channel.receiveHz, transmitHz, slot, 'talk');
   if (!draft.ok) return draft;
   const power = choosePower(device, slot, rule);
   if (!power.ok) return no(power.finding);
@@ -46,17 +55,27 @@ export function placeTalk(
     ...(tones.receiveTone !== undefined && { receiveTone: tones.receiveTone }),
     ...(power.powerW !== undefined && { powerW: power.powerW }),
   };
-  return finish(device, channel, slot, values, content, [
-    ...tones.findings,
-    ...power.findings,
-    ...rule.findings,
-  ]);
+  return finish(
+    device,
+    channel,
+    slot,
+    values,
+    content,
+    [...tones.findings, ...power.findings, ...rule.findings],
+    rule,
+  );
 }
 
 /** Puts a channel where it can be heard. Transmit is forbidden where the set has a way; where not, the talk key is warned of. */
 export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wantedReceive: string): Placed {
   const fixed = slot.fixed;
-  const draft = frequencies(device, channel.receiveHz, fixed ? fixed.transmitHz : channel.receiveHz, slot);
+  const draft = frequencies(
+    device,
+    channel.receiveHz,
+    fixed ? fixed.transmitHz : channel.receiveHz,
+    slot,
+    'listen',
+  );
   if (!draft.ok) return draft;
   const findings: Finding[] = [];
   let values = draft.values;
@@ -83,7 +102,7 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     }
   }
   const forbid = forbidding(device, slot);
-  const sends = fixed ? fixed.transmitHz : isReceiveOnly(slot) ? null : channel.receiveHz;
+  const sends = fixed ? fixed.transmitHz : sendsFrom(device, slot, channel.receiveHz, values);
   let transmitHz: number | null = sends;
   if (forbid) {
     values = { ...values, ...forbid };
@@ -98,6 +117,20 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     { receiveHz: channel.receiveHz, transmitHz, ...tones },
     findings,
   );
+}
+
+/** Where a free place sends when talk is pressed, in hertz: its own frequency and offset, where the set has a transmitter for that. */
+function sendsFrom(
+  device: FitDevice,
+  slot: Slot,
+  receiveHz: number,
+  values: Readonly<Record<string, Native>>,
+): number | null {
+  if (isReceiveOnly(slot)) return null;
+  const offsets = valuesOf(device, 'offsetHz');
+  const at = Number(values[device.field.offsetHz?.id ?? ''] ?? -1);
+  const offsetHz = Array.isArray(offsets) && at >= 0 ? Number(offsets[at]?.means ?? 0) : 0;
+  return canSend(device.description, receiveHz + offsetHz) ? receiveHz + offsetHz : null;
 }
 
 /** Whether a free place never sends. */
@@ -115,6 +148,7 @@ function frequencies(
   receiveHz: number,
   transmitHz: number | null,
   slot: Slot,
+  purpose: 'talk' | 'listen',
 ): Frequencies {
   if (slot.fixed) {
     if (slot.fixed.receiveHz !== receiveHz)
@@ -161,7 +195,8 @@ function frequencies(
   const offsets = valuesOf(device, 'offsetHz');
   const at = offsets && offsets !== 'unknown' ? offsets.findIndex((item) => item.means === offset) : -1;
   if (device.field.offsetHz && at >= 0) values[device.field.offsetHz.id] = at;
-  else if (offset !== 0)
+  // A set that always shifts cannot talk on its own frequency; to listen it need not.
+  else if (purpose === 'talk' && (offset !== 0 || (device.field.offsetHz && offsets !== 'unknown')))
     return {
       ok: false,
       findings: [{ code: 'cannot-transmit-here', severity: 'error', transmitHz: transmitHz ?? receiveHz }],
@@ -209,6 +244,23 @@ function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
     return { ok: true, values: {}, findings: [] };
   }
   if (steps === 'unknown') return { ok: true, values: {}, findings: own <= rule.limitW ? [] : [unknown] };
+  if (!slot.settable.includes(device.field.powerW.id)) {
+    // It cannot be chosen here: what is there counts.
+    const present = device.present.slots.get(slot.number)?.[device.field.powerW.id];
+    const there = Number(steps[Number(present ?? device.field.powerW.factory)]?.means);
+    const lowestW = Math.min(there, own);
+    if (lowestW <= rule.limitW) return { ok: true, values: {}, powerW: lowestW, findings: [] };
+    return {
+      ok: false,
+      finding: {
+        code: 'power-too-high',
+        severity: 'error',
+        limitW: rule.limitW,
+        lowestW,
+        source: rule.source,
+      },
+    };
+  }
   const watts = steps.map((step) => Number(step.means));
   const highest = Math.max(...watts);
   if (own <= rule.limitW) {
@@ -267,11 +319,23 @@ function finish(
   drafted: Readonly<Record<string, Native>>,
   content: SlotContent,
   soFar: readonly Finding[],
+  rule?: PowerLimit,
 ): Placed {
   const values: Record<string, Native> = { ...drafted };
   const findings = [...soFar];
-  const has = chooseBandwidth(device, channel, slot, values);
-  if (has !== undefined && channel.bandwidth !== 'unknown' && has !== channel.bandwidth)
+  const mustBeNarrow = rule !== undefined && rule.bandwidthHz <= NARROW_HZ;
+  const width = mustBeNarrow ? 'narrow' : channel.bandwidth;
+  const has = chooseBandwidth(device, width, slot, values);
+  if (mustBeNarrow && has === 'wide')
+    return no({ code: 'set-too-wide', severity: 'error', limitHz: rule.bandwidthHz, source: rule.source });
+  if (mustBeNarrow && has === 'narrow' && channel.bandwidth === 'wide')
+    findings.push({
+      code: 'bandwidth-by-rule',
+      severity: 'note',
+      limitHz: rule.bandwidthHz,
+      source: rule.source,
+    });
+  else if (has !== undefined && channel.bandwidth !== 'unknown' && has !== channel.bandwidth)
     findings.push(
       has === 'unknown'
         ? { code: 'bandwidth-unknown', severity: 'note' }
@@ -296,9 +360,12 @@ function finish(
   };
 }
 
+/** A channel of 12.5 kHz or less is narrow (47 CFR 90.209, 95.1773). */
+const NARROW_HZ = 12_500;
+
 function chooseBandwidth(
   device: FitDevice,
-  channel: Channel,
+  width: Channel['bandwidth'],
   slot: Slot,
   values: Record<string, Native>,
 ): string | undefined {
@@ -308,10 +375,7 @@ function chooseBandwidth(
   if (choices === 'unknown') return 'unknown';
   const settable = slot.settable.includes(field.id);
   if (slot.fixed && !settable) return slot.fixed.bandwidth;
-  const wanted =
-    settable && channel.bandwidth !== 'unknown'
-      ? choices.findIndex((c) => c.means === channel.bandwidth)
-      : -1;
+  const wanted = settable && width !== 'unknown' ? choices.findIndex((c) => c.means === width) : -1;
   if (wanted >= 0) values[field.id] = wanted;
   const now = choices[Number(values[field.id] ?? field.factory)];
   return now ? String(now.means) : 'unknown';

@@ -34,9 +34,13 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
   const findings = new Map<string, Finding[]>();
   const say = ({ id }: Channel, finding: Finding) => findings.set(id, [...(findings.get(id) ?? []), finding]);
   const places = [...placed].flatMap(([number, wanted]) => {
-    const [lead] = wanted.channelIds
+    const [lead, ...others] = wanted.channelIds
       .flatMap((id) => order.get(id) ?? [])
       .sort((a, b) => WEIGHT[wantedInScan(a.channel)] - WEIGHT[wantedInScan(b.channel)]);
+    const isScanned = lead && wantedInScan(lead.channel) !== 'out' && device.field.inScan !== undefined;
+    for (const { channel } of isScanned ? others : [])
+      if (wantedInScan(channel) === 'out')
+        say(channel, { code: 'scan-differs', severity: 'note', wanted: 'out' });
     return lead ? [{ number, wanted, ...lead }] : [];
   });
   const priority = new PriorityPlaces(device);

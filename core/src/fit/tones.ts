@@ -45,10 +45,10 @@ export interface ToneSettings {
   readonly findings: readonly Finding[];
 }
 
-/** Tone settings, or the findings that say why there are none: `stop` is not possible at all, `listen` leaves hearing. */
+/** Tone settings, or the findings that say why there are none: `listen` leaves hearing, with the code off. */
 export type ToneChoice =
   | ({ readonly kind: 'set' } & ToneSettings)
-  | { readonly kind: 'listen' | 'stop' | 'unknown'; readonly findings: readonly Finding[] };
+  | { readonly kind: 'listen' | 'unknown'; readonly findings: readonly Finding[] };
 
 /**
  * Chooses how a device sends and awaits a channel's tones.
@@ -168,11 +168,12 @@ function choosePaired(
       };
     if (!sameOnAir(sent).includes(sentToUs))
       return {
-        kind: 'stop',
+        kind: 'listen',
         findings: [{ code: 'paired-stays-deaf', severity: 'error', inputTone: sent, outputTone: sentToUs }],
       };
   }
-  if (!isRepeater && sent !== 'off' && sentToUs !== 'off' && sentToUs !== 'unknown' && sentToUs !== sent)
+  const isSame = sentToUs === sent || sameOnAir(sent).includes(sentToUs);
+  if (!isRepeater && sent !== 'off' && sentToUs !== 'off' && sentToUs !== 'unknown' && !isSame)
     return {
       kind: 'listen',
       findings: [

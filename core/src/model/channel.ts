@@ -6,7 +6,12 @@ import { ToneOrUnknownSchema } from './tone';
 export const FrequencySchema = z.number().int().min(RADIO_RANGE_HZ.min).max(RADIO_RANGE_HZ.max);
 
 /** Text without control characters, so that it prints and exports as written. */
-export const LineSchema = z.string().regex(/^[^\p{Cc}]*$/u, 'one line of text without control characters');
+// Signs that are not seen but turn the reading direction of what follows (Unicode, UAX 9), and line separators: they come off.
+const UNSEEN = /[\u061c\u200e\u200f\u2028-\u202e\u2066-\u2069]/g;
+export const LineSchema = z
+  .string()
+  .overwrite((text) => text.replace(UNSEEN, ''))
+  .regex(/^[^\p{Cc}]*$/u, 'one line of text without control characters');
 
 export const ServiceOrOtherSchema = z.enum([...SERVICE_IDS, 'other']);
 

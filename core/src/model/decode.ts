@@ -1,5 +1,6 @@
 import type { SlotContent } from './content';
 import { type Description, isForChannels } from './description';
+import { canSend } from './held';
 import { writtenLists } from './lists';
 import type { SlotValues } from './memory';
 import type { Slot } from './slots';
@@ -82,7 +83,8 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
     }
     const isDeaf = slot.region.content.kind === 'free' && slot.region.content.receiveOnly;
     if (!isForChannels(region)) return { receiveHz: 0, transmitHz: null, ...content };
-    const transmitHz = slot.fixed ? slot.fixed.transmitHz : isDeaf ? null : receiveHz + offsetHz;
+    const sends = isDeaf || !canSend(description, receiveHz + offsetHz) ? null : receiveHz + offsetHz;
+    const transmitHz = slot.fixed ? slot.fixed.transmitHz : sends;
     return { receiveHz, transmitHz: forbidden ? null : transmitHz, ...content };
   };
 }

@@ -43,6 +43,11 @@ export function isFleetId({ identity }: Pick<Description, 'identity'>, text: str
   );
 }
 
+/** Whether a set has a transmitter for a frequency (hertz); where nobody knows, it may. */
+export function canSend({ transmit }: Pick<Description, 'transmit'>, hz: number): boolean {
+  return transmit === 'unknown' || transmit.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+}
+
 /** Whether a frequency (hertz) can be entered on a set at all; where nobody knows what it hears, any that is whole. */
 export function canHear({ receive }: Pick<Description, 'receive'>, hz: number): boolean {
   if (receive === 'unknown') return Number.isInteger(hz) && hz > 0;

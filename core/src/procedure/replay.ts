@@ -60,7 +60,9 @@ export function replay(
   let brokenPromise: Finding | null = null;
   let brokenAt: number | undefined;
   let ms = 0;
+  let keys = 0;
   const happen = (event: KeyEvent) => {
+    if (event.kind !== 'wait') keys++;
     device.take(event);
     ms += lastsMs(event);
   };
@@ -70,6 +72,7 @@ export function replay(
   };
   steps.forEach((step, i) => {
     const sentBefore = device.emissions().length;
+    const keysBefore = keys;
     const never = doRuns(step.runs, happen, () => device.screen(), pace.betweenKeysMs);
     if (never !== null)
       breaks(i, { code: 'proof-never-shown', severity: 'error', step: i + 1, wanted: never });
@@ -86,7 +89,8 @@ export function replay(
       });
     if (device.emissions().length > sentBefore)
       radiates.push({ code: 'may-radiate', severity: 'warning', step: i + 1 });
-    happen({ kind: 'wait', ms: pace.betweenStepsMs });
+    // Where nothing is to be done, since it shows what it shall, a hand goes on to the next step.
+    happen({ kind: 'wait', ms: keys === keysBefore ? pace.betweenKeysMs : pace.betweenStepsMs });
   });
   return {
     memory: device.memory(),

@@ -35,7 +35,12 @@ export function talkHz(
   const frequency = description.fields.find((field) => field.holds === 'receiveHz');
   // A set that counts its frequencies holds a place in its list, others the frequency itself.
   const receiveHz = frequency?.list ? meaning('receiveHz') : values[frequency?.id ?? ''];
-  return Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
+  const hz = Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
+  // No transmitter goes outside its bands.
+  const { transmit } = description;
+  const goes =
+    transmit === 'unknown' || transmit.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+  return goes ? hz : null;
 }
 
 /**

@@ -50,15 +50,27 @@ describe('a pocket radio against a repeater', () => {
 
 describe('a paired-only device that can reach a repeater’s input', () => {
   const paired = pairedRepeaterRadio();
-  it('is not possible with an input tone and no output tone, and says both', () => {
+  it('listens with its code off where there is an input tone and no output tone, and says both', () => {
     const fit = cell(paired, repeater('Kelp', { receiveTone: 'off' }));
-    expect(fit).toMatchObject({ verdict: 'no', slot: null });
-    expect(fit.findings).toEqual([
-      { code: 'paired-stays-deaf', severity: 'error', inputTone: '131.8', outputTone: 'off' },
-    ]);
+    expect(fit).toMatchObject({ verdict: 'listen', slot: { number: 5 } });
+    expect(fit.findings[0]).toEqual({
+      code: 'paired-stays-deaf',
+      severity: 'error',
+      inputTone: '131.8',
+      outputTone: 'off',
+    });
   });
-  it('is not possible with another output tone', () =>
-    expect(cell(paired, repeater('Kelp', { receiveTone: '82.5' })).verdict).toBe('no'));
+  it('listens with another output tone too', () =>
+    expect(cell(paired, repeater('Kelp', { receiveTone: '82.5' })).verdict).toBe('listen'));
+  it('talks directly where the two tones are the same word on the air (Golay partners), and listens where not', () => {
+    const direct = (receiveTone: string) =>
+      cell(
+        shipped('pocket-radio'),
+        channel('Boat', 462.625, 462.625, { transmitTone: 'D047I', receiveTone }),
+      );
+    expect(direct('D023N').verdict).toBe('adapted');
+    expect(direct('D025N')).toMatchObject({ verdict: 'listen' });
+  });
   it('asks when nobody knows the output tone', () =>
     expect(cell(paired, repeater('Kelp', { receiveTone: 'unknown' }))).toMatchObject({
       verdict: 'unknown',

@@ -36,7 +36,7 @@ describe('the rule for shorter names (documented in names.ts; common practice)',
   it('forty names alike all come out different in seven letters', () => {
     const taken = new Set<string>();
     for (let i = 0; i < 40; i++)
-      taken.add(uniqueName(shortenName('Repeater on the long ridge', 7, UPPER), 7, taken));
+      taken.add(uniqueName(shortenName('Repeater on the long ridge', 7, UPPER), 7, taken, UPPER));
     expect(taken.size).toBe(40);
   });
 });

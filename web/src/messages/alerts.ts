@@ -12,7 +12,7 @@ const SILENT: Readonly<Record<Extract<AlertOutcome, { sounds: false }>['why'], s
   'switched-off': 'the event is switched off',
   'no-area': 'it holds no area',
   'other-area': 'it is for another area',
-  'not-known': 'nobody has written down which transmitter it hears',
+  'not-known': 'nobody has looked at all that it holds',
 };
 
 const BY: Readonly<Record<string, string>> = {
@@ -24,6 +24,8 @@ const BY: Readonly<Record<string, string>> = {
 /** What a set does with a made-up message, and what the plan wanted where that is something else. */
 export function trialText({ about, message, wanted, outcome }: AlertTrial): string {
   const where = about === 'neighbour' ? `${message.areas[0]}, which is not the plan’s` : message.areas[0];
+  if (!outcome.sounds && outcome.why === 'not-known')
+    return `${eventWords([message.event])} for ${where}: not known, for ${SILENT[outcome.why]}.`;
   const does = outcome.sounds ? `sounds${BY[outcome.by] ?? ''}` : `stays silent: ${SILENT[outcome.why]}`;
   const against =
     wanted === outcome.sounds ? '' : wanted ? ' The plan wants it to sound.' : ' The plan wants it silent.';

@@ -229,8 +229,8 @@ const WORDS: Words = {
     help: 'Use one tone for both ways on this channel.',
   }),
   'paired-stays-deaf': (f) => ({
-    what: `Not possible: with one code for both ways it would open the repeater with ${toneWords(f.inputTone)} and then stay deaf.`,
-    more: `The repeater sends ${toneWords(f.outputTone)}, and this set would wait for ${toneWords(f.inputTone)}.`,
+    what: `It only listens here: with one code for both ways it would open the repeater with ${toneWords(f.inputTone)} and then stay deaf.`,
+    more: `The repeater sends ${toneWords(f.outputTone)}, and this set would wait for ${toneWords(f.inputTone)}. With its code off it hears.`,
     help: 'Ask the owner to send the input tone on the output too, or use a set with a tone for each way.',
   }),
   'tone-list-unknown': () => ({
@@ -291,6 +291,18 @@ const WORDS: Words = {
   'bandwidth-differs': (f) => ({
     what: `The plan says ${f.wanted}; this set is ${f.has} there.`,
     more: f.has === 'narrow' ? 'Wide voices may sound harsh in it.' : 'Narrow voices sound low in it.',
+  }),
+  'bandwidth-by-rule': (f) => ({
+    what: `It is narrow here: the rule allows ${f.limitHz / 1000} kHz, and the plan says wide.`,
+    help: 'Make the channel narrow in the plan.',
+  }),
+  'set-too-wide': (f) => ({
+    what: `It would send wider than the ${f.limitHz / 1000} kHz that the rule allows, and cannot be set narrower.`,
+    help: 'Listen only, or use a set that can be narrow.',
+  }),
+  'name-twice': (f) => ({
+    what: `Another place of this set is called “${f.name}” too.`,
+    help: 'Give the channel a short name of its own, or go by number.',
   }),
   'bandwidth-unknown': () => ({ what: 'Nobody has written down whether this set is wide or narrow there.' }),
   'firmware-unverified': (f) => ({
