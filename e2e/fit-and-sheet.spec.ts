@@ -210,7 +210,7 @@ test('what a set holds of its own is seen, kept or let go before its sheet is re
   await ready(page);
   await page.getByText('Say what it holds now').click();
   await page.getByRole('button', { name: 'Its sheet is done: it holds that now' }).click();
-  await expect(page.getByText('As it was read on')).toBeVisible();
+  await expect(page.getByText(/^Its sheet was done on/)).toBeVisible();
   await page.getByRole('link', { name: 'Its sheet' }).click();
   await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
   await page.goBack();
@@ -218,6 +218,36 @@ test('what a set holds of its own is seen, kept or let go before its sheet is re
   await page.getByText('Say what it holds now').click();
   await page.getByRole('button', { name: 'It is as the factory left it' }).click();
   await expect(page.getByText(/As the factory left it, seen/)).toBeVisible();
+});
+
+test('a set that nobody looked at can begin with a reset, once its holder agreed, and is known afterwards', async ({
+  page,
+}) => {
+  const plan = await planPath(page);
+  await open(page, `${plan}/sheets`);
+  const sheet = page.getByRole('link', { name: /^Neighbour 3 / });
+  await expect(sheet).toContainText('not looked: sets every value');
+  await sheet.click();
+  await ready(page);
+  await expect(page.getByText('Tried on 20 made-up memories, from every mode.')).toBeVisible();
+  await page.getByText(/^It could begin with a reset/).click();
+  const begin = page.getByRole('button', { name: 'Begin with a reset' });
+  await expect(begin).toBeDisabled();
+  expect(await axeFindings(page)).toEqual([]);
+  await page.getByLabel('Who holds it agrees that everything in it goes').check();
+  await begin.click();
+  await expect(page.getByText('It begins with a reset, to which its holder agreed')).toBeVisible();
+  await expect(page.getByText('Hold until it asks CLEAR')).toBeVisible();
+  await ready(page);
+  // Done, all of it is known, and there is nothing left to do.
+  await page.getByRole('link', { name: 'What Neighbour 3 holds' }).click();
+  await ready(page);
+  await page.getByText('Say what it holds now').click();
+  await page.getByRole('button', { name: 'Its sheet is done: it holds that now' }).click();
+  await expect(page.getByText(/^Its sheet was done on/)).toBeVisible();
+  await page.getByRole('link', { name: 'Its sheet' }).click();
+  await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
+  await expect(page.getByText('It begins from what this set is known to hold')).toBeVisible();
 });
 
 test('two devices are held side by side, with only what they do differently', async ({ page }) => {

@@ -5,6 +5,8 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoPlan, ensureWorkspace } from '../../demo/load';
 import { getDb } from '../src/server/db';
+import { listDescriptions } from '../src/server/repositories/descriptions';
+import { firstWorkspace } from '../src/server/repositories/workspaces';
 import { ROUTES, send } from './routes';
 
 const db = getDb();
@@ -30,6 +32,45 @@ const draft = (plan: Plan, name: string): Channel => ({
 const add = (channel: Channel) => send('POST', '/api/plans/[planId]/channels', { planId }, { channel });
 const put = (channel: Channel, version: number) =>
   send('PUT', '/api/channels/[channelId]', { channelId: channel.id }, { version, channel });
+
+describe('a description that was kept with slips', () => {
+  it('is one kind without keys, which says where, and can be marked by nobody; all others are as before', async () => {
+    const workspace = await firstWorkspace(db);
+    if (!workspace) throw new Error('no workspace');
+    const at = { workspace_id: workspace.id, id: 'pocket-radio' };
+    const { document } = await db('description').where(at).first();
+    const spoilt = structuredClone(document);
+    spoilt.recipes.startNumber = 99;
+    spoilt.behaviour.modes.standby.screen.push('{nothing}');
+    await db('description')
+      .where(at)
+      .update({ document: JSON.stringify(spoilt) });
+    try {
+      const kinds = await listDescriptions(db, workspace.id);
+      const [broken, ...others] = kinds.toSorted((a, b) => b.slips.length - a.slips.length);
+      expect(broken?.description).toMatchObject({ id: 'pocket-radio', title: 'Pocket radio' });
+      expect(broken?.description.recipes).toBeUndefined();
+      expect(broken?.slips.map(({ path }) => path)).toEqual([
+        '/behaviour/modes/standby/screen/2',
+        '/recipes/startNumber',
+      ]);
+      expect(others.every(({ slips }) => slips.length === 0)).toBe(true);
+      const mark = { kind: 'confirmed', on: '2026-11-01', by: 'Ines', firmware: 'A', note: '' };
+      const marked = await send(
+        'POST',
+        '/api/descriptions/[descriptionId]/marks',
+        { descriptionId: 'pocket-radio' },
+        { version: broken?.version, mark },
+      );
+      expect(marked.status).toBe(400);
+      expect((await db('description').where(at).first()).document.recipes.startNumber).toBe(99);
+    } finally {
+      await db('description')
+        .where(at)
+        .update({ document: JSON.stringify(document) });
+    }
+  });
+});
 
 describe('the demo in the database', () => {
   it('comes out as its file, and loading it twice changes nothing', async () => {

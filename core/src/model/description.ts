@@ -5,6 +5,7 @@ import { FrequencySchema } from './channel';
 import { ListSchema, listItems } from './lists';
 import { RecipesSchema } from './recipes';
 import { RecordingSchema } from './recording';
+import { slipsOf } from './slips';
 
 export const DESCRIPTION_FORMAT = 'umbrex/description@1';
 
@@ -335,6 +336,7 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
       numbers.add(number);
     }
   });
+  for (const { path, message } of slipsOf(description, numbers)) say([...path], message);
   const modes = description.behaviour?.modes;
   if (description.behaviour && modes) {
     for (const key of Object.keys(description.behaviour.keys))

@@ -1,21 +1,3 @@
-/** The marks of a recipe's texts. */
-export const RECIPE_MARKS = [
-  'number',
-  'number3',
-  'label',
-  'firstLabel',
-  'bank',
-  'position',
-  'position2',
-  'item',
-  'title',
-  'mhz',
-  'sendMhz',
-  'value',
-  'letter',
-  'draft',
-] as const;
-
 /** Fills the marks of a text, such as `{number}`; one that nothing is known of stays as it is written, to be seen. */
 export function marks(text: string, of: (mark: string) => string | undefined): string {
   return text.replace(/\{(\w+)\}/g, (whole, mark: string) => of(mark) ?? whole);

@@ -1,5 +1,5 @@
 import { reviewPlan } from '@umbrex/core/check';
-import { type Board, BoardFitter } from '@umbrex/core/fit';
+import { type Board, BoardFitter, spellable } from '@umbrex/core/fit';
 import { maskSecretTones } from '@umbrex/core/formats';
 import type { Description, Unit } from '@umbrex/core/model';
 import { format } from 'date-fns';
@@ -7,7 +7,7 @@ import type { Knex } from 'knex';
 import { allows } from './auth/roles';
 import type { Session } from './auth/session';
 import { Kept } from './kept';
-import { listDescriptions } from './repositories/descriptions';
+import { listDescriptions, type ReadDescription } from './repositories/descriptions';
 import { listPlans, loadPlan, type PlanState } from './repositories/plans';
 import { listUnits } from './repositories/units';
 import type { Workspace } from './repositories/workspaces';
@@ -21,7 +21,7 @@ export interface Desk {
   readonly plans: readonly { id: string; name: string }[];
   readonly state: PlanState;
   readonly units: readonly { unit: Unit; version: number }[];
-  readonly descriptions: readonly { description: Description; version: number }[];
+  readonly descriptions: readonly ReadDescription[];
   readonly board: Board;
 }
 
@@ -55,9 +55,10 @@ function maySee({ role, personId }: Session, unit: Unit): boolean {
   return allows(role, 'editor') || (role === 'member' && personId !== null && unit.personId === personId);
 }
 
-/** A description without its keys: all that the fit needs, a tenth of the size. */
-export function fitPart({ behaviour: _b, recipes: _r, ...rest }: Description): Description {
-  return rest;
+/** A description without its keys: all that the fit needs, a tenth of the size. Which names its keys can spell stays with it. */
+export function fitPart(description: Description): Description {
+  const { behaviour: _b, recipes: _r, ...rest } = description;
+  return { ...rest, names: spellable(description) };
 }
 
 /** How many things wait in each stage of the work. */

@@ -28,6 +28,7 @@ import {
 } from '@umbrex/core/procedure';
 import type { Desk } from './desk';
 import { Kept } from './kept';
+import { log } from './log';
 
 /** A set that waits no longer than this for the next key wants its values at hand before one begins. */
 const SHORT_S = 8;
@@ -169,6 +170,16 @@ function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): Sheet
   return blocks;
 }
 
+/** What a computation gives; one that comes to a stop is one broken row, named in the log. */
+function attempt<T>(compute: () => T, unitId: string): T | undefined {
+  try {
+    return compute();
+  } catch (error) {
+    log.error({ unitId, error: String(error) }, 'a sheet could not be made');
+    return undefined;
+  }
+}
+
 /** The effort and the stamp of every unit, each kind prepared once; between two of them others get their turn. */
 export async function sheetList(desk: Desk) {
   const prepareOne = preparedFor(desk);
@@ -178,8 +189,13 @@ export async function sheetList(desk: Desk) {
     if (!found) continue;
     const { description } = found;
     await new Promise((resolve) => setImmediate(resolve));
-    const prepared = prepareOne(found, unit);
+    const prepared = attempt(() => prepareOne(found, unit), unit.id);
+    if (!prepared) {
+      rows.push({ unit, title: description.title, isBroken: true as const });
+      continue;
+    }
     rows.push({
+      isBroken: false as const,
       unit,
       title: description.title,
       toAccept: prepared.toAccept.length,

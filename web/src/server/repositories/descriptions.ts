@@ -1,3 +1,5 @@
+import type { Finding } from '@umbrex/core/findings';
+import { shapeFindings } from '@umbrex/core/formats';
 import {
   type Description,
   DescriptionSchema,
@@ -14,13 +16,25 @@ export interface HeldDescription {
   readonly description: Description;
   readonly version: number;
 }
+/** A description as it is read; where its keys and steps have slips it comes without them, and they are named. */
+export interface ReadDescription extends HeldDescription {
+  readonly slips: readonly Finding[];
+}
 export interface SavedDescription extends HeldDescription {
   readonly editId: string;
 }
 
-export async function listDescriptions(db: Knex, workspaceId: string): Promise<HeldDescription[]> {
+export async function listDescriptions(db: Knex, workspaceId: string): Promise<ReadDescription[]> {
   const rows = await db('description').where({ workspace_id: workspaceId }).orderBy('id');
-  return rows.map((row) => ({ description: DescriptionSchema.parse(row.document), version: row.version }));
+  return rows.map(({ document, version }) => ({ ...readDescription(document), version }));
+}
+
+/** Reads a kept document. One whose keys or steps do not pass is a kind of set whose keys nobody described, not the end of every page. */
+function readDescription(document: unknown): Omit<ReadDescription, 'version'> {
+  const whole = DescriptionSchema.safeParse(document);
+  if (whole.success) return { description: whole.data, slips: [] };
+  const { behaviour: _b, recipes: _r, keyMap: _k, recording: _g, ...rest } = document as Description;
+  return { description: DescriptionSchema.parse({ ...rest, keys: {} }), slips: shapeFindings(whole.error) };
 }
 
 /** Adds a description; one whose id is taken is refused with the one that is there. */
@@ -57,7 +71,9 @@ async function lockDescription(
 ): Promise<Description> {
   const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
   if (!row) throw new NotHere();
-  const description = DescriptionSchema.parse(row.document);
+  const { description, slips } = readDescription(row.document);
+  // Kept again it would lose its keys: first it is to be replaced by a corrected one.
+  if (slips.length > 0) throw new BadInput(slips);
   if (row.version !== version) throw new ChangedMeanwhile({ description, version: row.version });
   return description;
 }
