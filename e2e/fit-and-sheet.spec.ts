@@ -234,7 +234,7 @@ test('a set that nobody looked at can begin with a reset, once its holder agreed
   const begin = page.getByRole('button', { name: 'Begin with a reset' });
   await expect(begin).toBeDisabled();
   expect(await axeFindings(page)).toEqual([]);
-  await page.getByLabel('Who holds it agrees that everything in it goes').check();
+  await page.getByLabel('Its holder agrees that everything in it goes').check();
   await begin.click();
   await expect(page.getByText('It begins with a reset, to which its holder agreed')).toBeVisible();
   await expect(page.getByText('Hold until it asks CLEAR')).toBeVisible();
@@ -313,7 +313,9 @@ test('settings differ by role, and the key map of each set shows them', async ({
   };
   await sideKey('ALARM');
   await expect(await mapOf('Watch 1')).toContainText('Back: switch the set off at once');
-  await expect(page.getByText(/For the whole set, Side key, long: ALARM \(not looked/)).toBeVisible();
+  await expect(
+    page.getByText('For the whole set, Side key, long: ALARM (not looked how it stands)'),
+  ).toBeVisible();
   await expect(await mapOf('Watch 3')).toContainText('nobody has looked what it does');
   // A set that is given the role gets its keys.
   await open(page, `${path}/devices`);

@@ -52,7 +52,25 @@ export function boardOf(
     const unitIds = kind.units.map(({ id }) => id);
     return { key, descriptionId: description.id, keeps, title, unitIds, cells: fit.cells };
   });
-  return { kinds, unitFindings };
+  return { kinds: togetherWhereAlike(kinds, fleet), unitFindings };
+}
+
+/** Sets that were loaded stand with those of their kind that were not, as long as every channel comes to the very same on both. */
+function togetherWhereAlike(kinds: readonly BoardKind[], fleet: readonly UnitKind[]): BoardKind[] {
+  const alike = new Map<string, BoardKind>();
+  const known = (kind: BoardKind) => fleet.find(({ key }) => key === kind.key);
+  for (const kind of kinds) {
+    const isOwn = known(kind)?.hasOwn ?? true;
+    const mark = isOwn ? kind.key : JSON.stringify([kind.descriptionId, kind.keeps, kind.cells]);
+    const there = alike.get(mark);
+    if (!there) alike.set(mark, kind);
+    else {
+      // The shorter title is that of sets of which nothing is known.
+      const lead = there.title.length <= kind.title.length ? there : kind;
+      alike.set(mark, { ...lead, unitIds: [...there.unitIds, ...kind.unitIds] });
+    }
+  }
+  return [...alike.values()];
 }
 
 /** What stands in the way of one set's fleet signalling. */

@@ -12,6 +12,8 @@ export interface UnitKind {
   readonly title: string;
   readonly device: FitDevice;
   readonly units: readonly Unit[];
+  /** Something of its holder's own is known to be in it. Without that it is a column of its own only where its fit is another one. */
+  readonly hasOwn: boolean;
 }
 
 /** What is known of a set's contents, in a column's head: how many places are its holder's own. */
@@ -41,15 +43,13 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       isRead && `as ${unit.id} was read`,
       carries !== null && `carries ${carries}`,
     ];
-    const title = [
-      description.title,
-      keeps.length > 0 && `${keeps.length} kept`,
-      isRead && titleOf(places.filter(({ number }) => wrote[number] === undefined).length),
-    ];
+    const own = places.filter(({ number, values }) => values !== null && wrote[number] === undefined).length;
+    const title = [description.title, keeps.length > 0 && `${keeps.length} kept`, isRead && titleOf(own)];
     kinds.set(alike, {
       key: key.filter(Boolean).join(' '),
       description,
       keeps,
+      hasOwn: own > 0,
       title: title.filter(Boolean).join(', '),
       device: fitDevice(description, heldMemory(description, unit.holds).memory, { keeps, carries }),
       units: [unit],

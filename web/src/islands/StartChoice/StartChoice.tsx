@@ -51,7 +51,7 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
             checked={agreed}
             onChange={(event) => setAgreed(event.target.checked)}
           />
-          Who holds it agrees that everything in it goes
+          Its holder agrees that everything in it goes
         </label>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
