@@ -12,7 +12,8 @@ module.exports = {
       name: 'no-circles',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      // Of types too: two files that need each other's shapes are one room with a wall in it.
+      to: { circular: true },
     },
     stage('units'),
     stage('facts', 'units'),

@@ -19,6 +19,7 @@ import {
   heldMemory,
   heldOf,
   isWhollyKnown,
+  knownOf,
   unknownPlaces,
   type Wanted,
 } from './memory/index';
@@ -63,7 +64,7 @@ export interface Prepared {
 
 /** What of a unit its fit depends on: the numbers its holder keeps, what is known of it, which of that may go, a repeater's channel, its role. */
 export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> &
-  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start'>>;
+  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names'>>;
 
 const NEW: Unit['holds'] = {
   what: 'factory',
@@ -91,7 +92,8 @@ export function compose(
     unit?.start === 'reset' && description.recipes?.reset !== undefined && !isWhollyKnown(description, known);
   const now = resets ? factoryMemory(description) : known;
   const device = fitDevice(description, now, unit);
-  const fit = withIdentity(fitPlan(plan, device), plan, device, unit, others);
+  const whole = withIdentity(fitPlan(plan, device), plan, device, unit, others);
+  const fit = unit?.names === 'later' ? withoutNames(whole, description, now) : whole;
   const keeps = unit?.keeps ?? [];
   const { wanted, stays } = wantedOf(description, fit.image, resets ? {} : holds.wrote, keeps);
   const changes = diff(description, now, wanted);
@@ -170,6 +172,33 @@ export function otherStart(
     mostPresses: sheet.mostPresses,
     loses: lost?.code === 'reset-loses-kept' ? lost.numbers : [],
   };
+}
+
+/**
+ * A fit that leaves names for another day: a place that is empty, or is emptied first, or has no name stays without. A name that is known
+ * to be another one, or may be, is written all the same: it would lead astray.
+ */
+function withoutNames(fit: Fit, description: Description, now: Memory): Fit {
+  const field = description.fields.find(({ holds }) => holds === 'name')?.id;
+  if (field === undefined) return fit;
+  const nameless = new Set<string>();
+  const slots = new Map(fit.image.slots);
+  for (const slot of slotsOf(description)) {
+    const wanted = slots.get(slot.number);
+    if (!wanted || wanted.values[field] === undefined || wanted.channelIds.length === 0) continue;
+    const { state, unknown } = knownOf(description, slot, now);
+    const isEmptied = (state === 'unknown' || unknown.length > 0) && canErase(description, slot);
+    const name = now.slots.get(slot.number)?.[field];
+    if (state !== 'empty' && !isEmptied && (name === undefined || String(name).trim() !== '')) continue;
+    slots.set(slot.number, {
+      ...wanted,
+      values: { ...wanted.values, [field]: '' },
+      content: { ...wanted.content, name: '' },
+    });
+    for (const id of wanted.channelIds) nameless.add(id);
+  }
+  const cells = fit.cells.map((cell) => (nameless.has(cell.channelId) ? { ...cell, name: null } : cell));
+  return { ...fit, cells, image: { ...fit.image, slots } };
 }
 
 /** What is known of a unit's memory once its sheet is done. */

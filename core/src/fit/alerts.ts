@@ -3,7 +3,7 @@ import type { Finding } from '../findings/index';
 import { valuesOnceUsed } from '../memory/index';
 import type { Alerts, Slot } from '../model/index';
 import type { FitDevice } from './device';
-import type { WantedSlot } from './fit';
+import type { WantedSlot } from './image';
 
 /** What an alert radio shall hold: area codes in its places, and the settings of the whole set that decide when it sounds. */
 export interface AlertFit {

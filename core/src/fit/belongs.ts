@@ -51,11 +51,6 @@ function otherWayRound(channel: Channel): Channel {
   };
 }
 
-/** Whether a place is meant for what a channel is: control channels of networks and all others never share a region. */
-export function isMeantFor({ region }: Slot, { trunk }: Pick<Channel, 'trunk'>): boolean {
-  return (region.towers === true) === (trunk !== null);
-}
-
 /** Keeps the blocks of a set apart by network: each holds towers of one alone, and each network has one block. */
 export class NetworkBlocks {
   private readonly networkOf = new Map<number, string>();

@@ -1,7 +1,8 @@
 import type { Finding } from '../findings/index';
 import type { Description, Unit } from '../model/index';
-import { type Cell, type Fit, type FitPlan, fitPlan } from './fit';
+import { type FitPlan, fitPlan } from './fit';
 import { fitIdentity, hasIdentity } from './identity';
+import type { Cell, Fit } from './image';
 import { type UnitKind, unitKinds } from './kinds';
 import { pickedToneFindings } from './pickedTone';
 

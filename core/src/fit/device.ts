@@ -12,7 +12,7 @@ import {
   type Unit,
   writtenLists,
 } from '../model/index';
-import { isMeantFor } from './belongs';
+import { isMeantFor } from './meant';
 
 /** A description made ready for many look-ups: slots, lists written out, fields by what they hold, factory memory. */
 export interface FitDevice {

@@ -2,7 +2,7 @@ import type { Finding } from '../findings/index';
 import { valuesOnceUsed } from '../memory/index';
 import type { Description, Fleet, Region, Slot, Unit } from '../model/index';
 import type { FitDevice } from './device';
-import type { WantedSlot } from './fit';
+import type { WantedSlot } from './image';
 import { shortenName, spellable } from './names';
 
 /** A set as others call it: by its nickname, under its fleet ID. */

@@ -3,6 +3,7 @@ export * from './board';
 export * from './device';
 export * from './fit';
 export * from './identity';
+export * from './image';
 export type { Verdict } from './judge';
 export * from './kinds';
 export * from './names';

@@ -9,7 +9,7 @@ import {
   wantedInScan,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
-import type { WantedSlot } from './fit';
+import type { WantedSlot } from './image';
 
 /** What of a plan decides how sets scan. */
 export type ScanPlan = Pick<Plan, 'channels'> & Partial<Pick<Plan, 'groups' | 'resumeDelay'>>;

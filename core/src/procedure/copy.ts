@@ -4,7 +4,7 @@ import { type Description, type Memory, slotsOf, type Unit, writtenLists } from 
 import type { KeyEvent } from './events';
 import { CALM, lastsMs, type Pace, SLOW } from './replay';
 import { doRuns, pressesOf, showsWords } from './runs';
-import type { SheetStep } from './sheet';
+import type { SheetStep } from './step';
 import { VirtualDevice } from './virtual';
 import { Writer } from './writer';
 

@@ -11,6 +11,7 @@ export type { Catch, Signal } from './round';
 export * from './runs';
 export type { Emission } from './sending';
 export * from './sheet';
+export * from './step';
 export * from './turns';
 export * from './until';
 export * from './virtual';

@@ -1,12 +1,17 @@
 import type { Image } from '../fit/index';
-import { knownOf } from '../memory/index';
+import { hasField, knownOf } from '../memory/index';
 import {
   type Description,
+  type Holds,
   listItems,
   type Memory,
+  type Native,
+  type Slot,
   type SlotContent,
   slotReader,
   slotsOf,
+  TONE_HOLDS,
+  writtenLists,
 } from '../model/index';
 import type { Sheet } from './sheet';
 
@@ -19,6 +24,16 @@ export interface SlotLine {
   /** `null` when it is empty, `unknown` when nobody knows all of it. */
   readonly before: SlotContent | null | 'unknown';
   readonly changes: boolean;
+  /** Tones, power and width as the set itself shows them: what is read back is compared with these. */
+  readonly shown: ShownValues;
+}
+
+/** Values in a set's own words; one is missing where the set has nothing that shows it. */
+export interface ShownValues {
+  readonly transmitTone?: string;
+  readonly receiveTone?: string;
+  readonly powerW?: string;
+  readonly bandwidth?: string;
 }
 
 /** A setting of the whole set: as it is, and as it shall be. */
@@ -40,6 +55,32 @@ export function settingLines(description: Description, image: Image, now: Memory
   });
 }
 
+/** What a set shows of a place. Where a kind of tone has an item of its own, the one that is in force is shown. */
+function shownValues(
+  description: Description,
+  slot: Slot,
+  values: Readonly<Record<string, Native>>,
+): ShownValues {
+  const lists = writtenLists(description);
+  const itemsOf = (holds: readonly Holds[]) =>
+    description.fields.flatMap((field) => {
+      const item = lists[field.list ?? '']?.[Number(values[field.id])];
+      return item && holds.includes(field.holds) && hasField(slot.region, field.id) ? [item] : [];
+    });
+  const one = (holds: readonly Holds[]) => {
+    const items = itemsOf(holds);
+    return (items.find(({ means }) => means !== 'off') ?? items[0])?.shown;
+  };
+  const { transmit, receive, both } = TONE_HOLDS;
+  const all = {
+    transmitTone: one([...transmit, ...both]),
+    receiveTone: one([...receive, ...both]),
+    powerW: one(['powerW']),
+    bandwidth: one(['bandwidth']),
+  };
+  return Object.fromEntries(Object.entries(all).filter(([, text]) => text !== undefined));
+}
+
 /** The places of an image in the set's order, to be read back after the steps, and to see what goes. */
 export function readBackLines(description: Description, image: Image, sheet: Sheet, now: Memory): SlotLine[] {
   const read = slotReader(description);
@@ -57,6 +98,7 @@ export function readBackLines(description: Description, image: Image, sheet: She
         content: wanted.content,
         before: isKnown ? read(slot, now.slots.get(slot.number) ?? null) : 'unknown',
         changes: changed.has(slot.number),
+        shown: shownValues(description, slot, wanted.values),
       },
     ];
   });

@@ -2,7 +2,7 @@ import type { Finding } from '../findings/index';
 import type { Description, Memory } from '../model/index';
 import type { KeyEvent } from './events';
 import { doRuns, showsWords } from './runs';
-import type { SheetStep } from './sheet';
+import type { SheetStep } from './step';
 import { VirtualDevice, type Whereabouts } from './virtual';
 
 /** How fast somebody works through a sheet, in milliseconds between the keys of a step and between steps. */

@@ -3,7 +3,7 @@ import type { Description, ListItem, Native, RecipeStep, Recipes, Slot } from '.
 import { mhzText } from '../units/index';
 import { marks } from './marks';
 import type { Run } from './runs';
-import type { SheetStep, StepPart } from './sheet';
+import type { SheetStep, StepPart } from './step';
 import { turnWheel } from './turns';
 import { letterUntil, turnUntil } from './until';
 

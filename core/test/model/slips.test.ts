@@ -116,7 +116,7 @@ describe('a description that passes comes to no stop, whatever is missing in it'
     else if (typeof target[key] === 'string') target[key] = `${target[key]}1`;
     return document;
   };
-  it('500 spoilt ones: refused with a path, or a sheet that is proven or says why not', () => {
+  it('300 spoilt ones: refused with a path, or a sheet that is proven or says why not', () => {
     let passed = 0;
     fc.assert(
       fc.property(fc.constantFrom(...KEYED), fc.nat(), fc.nat(), (description, at, how) => {
@@ -132,8 +132,8 @@ describe('a description that passes comes to no stop, whatever is missing in it'
         const unknown = fromUnknown(small, read.value);
         expect(unknown.proven || unknown.firstDifference !== null).toBe(true);
       }),
-      { numRuns: runs(500), seed: 5 },
+      { numRuns: runs(300), seed: 5 },
     );
-    expect(passed).toBeGreaterThan(runs(100));
+    expect(passed).toBeGreaterThan(runs(60));
   });
 });

@@ -125,6 +125,41 @@ describe('a set that nobody looked at', () => {
   });
 });
 
+describe('names', () => {
+  const AMATEUR = shipped('amateur-handheld');
+  const later = (holds: Unit['holds'], names: Unit['names']) =>
+    prepare(OSTREL, AMATEUR, asSeen(AMATEUR, OSTREL, holds, { names }));
+  it('are most of the presses of the amateur pattern; left for later all places work, and are then named alone', () => {
+    const whole = later(UNSEEN, 'now');
+    const bare = later(UNSEEN, 'later');
+    expect([whole.proof.proven, bare.proof.proven]).toEqual([true, true]);
+    expect(bare.sheet.presses).toBeLessThan(whole.sheet.presses * 0.25);
+    expect(bare.sheet.steps.some(({ part }) => part === 'names')).toBe(false);
+    const loaded = heldAfter(AMATEUR, bare, UNSEEN, 1, '2026-11-01');
+    expect(later(loaded, 'later').sheet.steps).toEqual([]);
+    const named = later(loaded, 'now');
+    expect(named.proof.proven).toBe(true);
+    expect(new Set(named.changes.places.flatMap(({ fields }) => fields))).toEqual(new Set(['title']));
+    expect(named.changes.places).toHaveLength(named.fit.image.slots.size);
+  });
+  it('that are there and are others are written all the same', () => {
+    const whole = later(UNSEEN, 'now');
+    const loaded = heldAfter(AMATEUR, whole, UNSEEN, 1, '2026-11-01');
+    const [first, ...rest] = OSTREL.channels;
+    const renamed = {
+      ...OSTREL,
+      channels: [...rest, ...(first ? [first] : [])].map((one) => ({
+        ...one,
+        name: `X ${one.name}`.slice(0, 40),
+        shortNames: [],
+      })),
+    };
+    const again = prepare(renamed, AMATEUR, asSeen(AMATEUR, renamed, loaded, { names: 'later' }));
+    expect(again.proof.proven).toBe(true);
+    expect(again.changes.places.every(({ fields }) => fields.includes('title'))).toBe(true);
+  });
+});
+
 describe('a reset', () => {
   const PAGE = shipped('page-handheld');
   it('is refused where its holder keeps numbers, or has something of their own', () => {

@@ -1,21 +1,10 @@
-import type { Finding, FindingCode } from '@umbrex/core/findings';
+import type { Finding } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
 import { eventWords } from './alerts';
 import { PLAN_WORDS } from './planFindings';
 import { serviceWords as service } from './services';
 import { toneWords } from './tones';
-
-/** A finding in words: what is so, why or where, and what would help. */
-export interface FindingText {
-  readonly what: string;
-  readonly more?: string;
-  readonly help?: string;
-}
-
-/** The words of some findings, one function a code. */
-export type Words<Code extends FindingCode = FindingCode> = {
-  readonly [C in Code]: (finding: Extract<Finding, { code: C }>) => FindingText;
-};
+import type { FindingText, Words } from './words';
 
 const watts = (w: number) => `${w} W`;
 

@@ -1,8 +1,8 @@
 import type { FindingCode } from '@umbrex/core/findings';
-import type { Words } from './findings';
 import { serviceWords } from './services';
 import { stationField } from './stations';
 import { toneWords } from './tones';
+import type { Words } from './words';
 
 /** The words for what is said of a plan by itself, of tones that are weighed, and of directories. */
 export const PLAN_WORDS = {

@@ -19,6 +19,7 @@ import {
   copySteps,
   offerCopy,
   type Proof,
+  pressesOf,
   readBackLines,
   type SettingLine,
   type SlotLine,
@@ -44,7 +45,7 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
   const planMark = markOf(plan);
   const kindMarks = new Map<string, string>();
   return ({ description }, unit) => {
-    const { keeps, holds, accepts, carries, roleId, pickedTone, start } = unit;
+    const { keeps, holds, accepts, carries, roleId, pickedTone, start, names: naming } = unit;
     const others = calledBy(desk, description, unit);
     const names = hasIdentity(description)
       ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
@@ -52,7 +53,7 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
     // By content, not by version: a corrected description is another one, whatever its number.
     const kindMark = kindMarks.get(description.id) ?? markOf(description);
     kindMarks.set(description.id, kindMark);
-    const own = JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, start, names]);
+    const own = JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, start, naming, names]);
     return sheets.of([planMark, kindMark, own].join(' '), () => {
       const composed = compose(plan, description, unit, others);
       const { now, wanted, sheet } = composed;
@@ -90,6 +91,9 @@ export interface SheetData extends Prepared {
   readonly other: OtherStart | null;
   /** The sets of this kind of which not all is known, for a choice for all of them. */
   readonly alike: readonly { readonly unit: Unit; readonly version: number }[];
+  readonly version: number;
+  /** Presses that its names take, of all. */
+  readonly namePresses: number;
   /** The steps by slot, with their numbers and what the set shows after each. */
   readonly blocks: readonly {
     readonly line: SlotLine | undefined;
@@ -121,11 +125,13 @@ export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined
 
 /** Prepares the sheet of one unit; `undefined` when there is no such unit. */
 export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
-  const unit = desk.units.find((candidate) => candidate.unit.id === unitId)?.unit;
+  const held = desk.units.find((candidate) => candidate.unit.id === unitId);
+  const unit = held?.unit;
   const found = desk.descriptions.find(({ description }) => description.id === unit?.descriptionId);
-  if (!unit || !found) return undefined;
+  if (!held || !unit || !found) return undefined;
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
+  const names = prepared.sheet.steps.filter(({ part }) => part === 'names');
   const lines = readBackLines(description, prepared.fit.image, prepared.sheet, prepared.now);
   return {
     ...prepared,
@@ -140,6 +146,8 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     alike: desk.units.filter(
       (one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown',
     ),
+    version: held.version,
+    namePresses: Math.round(pressesOf(names.flatMap(({ runs }) => runs)).mean),
     blocks: blocksOf(prepared, lines),
   };
 }

@@ -2,15 +2,7 @@ import { call } from '../desk/api';
 import { FirstAccount } from './FirstAccount';
 import { NewPassword } from './NewPassword';
 import { SecondFactor } from './SecondFactor';
-import { Workspaces } from './Workspaces';
-
-export interface AccountProps {
-  signedIn: boolean;
-  secondFactor: boolean;
-  workspaces: readonly { id: string; name: string; now: boolean }[];
-  /** Whether they may start a further workspace. */
-  mayStart: boolean;
-}
+import { type AccountProps, Workspaces } from './Workspaces';
 
 /** One's own account: the first one on this machine, a new password, the second factor, the sessions, the workspaces. */
 export function AccountDesk({ signedIn, secondFactor, workspaces, mayStart }: AccountProps) {

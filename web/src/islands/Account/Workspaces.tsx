@@ -2,7 +2,15 @@ import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
-import type { AccountProps } from './AccountDesk';
+
+export interface AccountProps {
+  signedIn: boolean;
+  secondFactor: boolean;
+  workspaces: readonly { id: string; name: string; now: boolean }[];
+  /** Whether they may start a further workspace. */
+  mayStart: boolean;
+}
+
 import { useSend } from './useSend';
 
 /** The groups that an account belongs to, and for a coordinator a further one. */

@@ -1,11 +1,5 @@
-import type { Description, Plan } from '@umbrex/core/model';
 import { DescribeDeskView } from './DescribeDeskView';
-import { useDescribeDesk } from './useDescribeDesk';
-
-export interface DescribeProps {
-  readonly plan: Plan;
-  readonly patterns: readonly Description[];
-}
+import { type DescribeProps, useDescribeDesk } from './useDescribeDesk';
 
 export function DescribeDesk(props: DescribeProps) {
   return <DescribeDeskView {...useDescribeDesk(props)} />;

@@ -2,7 +2,11 @@ import { type Answers, interview, type QuestionId } from '@umbrex/core/interview
 import { useMemo, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
-import type { DescribeProps } from './DescribeDesk';
+
+export interface DescribeProps {
+  readonly plan: Plan;
+  readonly patterns: readonly Description[];
+}
 
 /** An id as descriptions have them, made of a title. */
 function idOf(title: string): string {

@@ -16,7 +16,7 @@ export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
           Then its fit and its sheet start from there, and nothing of its holder’s goes unseen.
         </p>
         <TakeInFile label="Bring a file that was read from the set" take={takeFile} findings={[]} />
-        <LabelledCheck checked={props.isWhole} set={props.setIsWhole}>
+        <LabelledCheck checked={props.isWhole} set={props.setIsWhole} className="my-3 text-[0.93rem]">
           What the file does not name is as the factory left it
         </LabelledCheck>
         <PlaceForm {...props} />

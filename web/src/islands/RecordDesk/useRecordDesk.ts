@@ -6,7 +6,17 @@ import { linesText, readLines, withRecordedSteps } from '@umbrex/core/record';
 import { useMemo, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
-import type { RecordProps } from './RecordDesk';
+
+export interface RecordProps {
+  readonly plan: Plan;
+  /** The kind without any steps. */
+  readonly description: Description;
+  readonly version: number;
+  /** What was recorded before; `null` where nobody has. */
+  readonly recording: Recording | null;
+  readonly me: string;
+  readonly today: string;
+}
 
 interface TaskText {
   readonly from: string;

@@ -1,18 +1,6 @@
-import type { Person, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useRef } from 'react';
 import { FindingItem } from '../../components/FindingItem';
-import { useRosterImport } from './useRosterImport';
-
-export interface ImportProps {
-  what: 'people' | 'devices';
-  people: readonly Person[];
-  teams: readonly Pick<Team, 'id' | 'name'>[];
-  units: readonly Unit[];
-  kinds: readonly { id: string; title: string }[];
-  /** The plan's pairs, for repeaters that carry one. */
-  channels: readonly { id: string; name: string }[];
-  close: () => void;
-}
+import { type ImportProps, useRosterImport } from './useRosterImport';
 
 /** A table from a spreadsheet: pasted or as a file, its columns matched, every row looked at, and then all of it or nothing. */
 export function RosterImport(props: ImportProps) {

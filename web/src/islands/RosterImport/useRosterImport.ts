@@ -12,7 +12,17 @@ import {
 import Papa from 'papaparse';
 import { useMemo, useRef, useState } from 'react';
 import { call, failureText, Refusal, TAB } from '../desk/api';
-import type { ImportProps } from './RosterImport';
+
+export interface ImportProps {
+  what: 'people' | 'devices';
+  people: readonly Person[];
+  teams: readonly Pick<Team, 'id' | 'name'>[];
+  units: readonly Unit[];
+  kinds: readonly { id: string; title: string }[];
+  /** The plan's pairs, for repeaters that carry one. */
+  channels: readonly { id: string; name: string }[];
+  close: () => void;
+}
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 /** As many as one import may bring; a longer table is said, never cut. */
