@@ -259,9 +259,12 @@ describe('words that would be more than words have no effect', () => {
     '{{7*7}} <%= 7*7 %>',
     '../../etc/passwd',
     'a%00b',
-    '\u202eevil',
     '𝕏'.repeat(20),
   ];
+  it('signs that turn the reading direction unseen come off (Unicode, UAX 9)', async () => {
+    const saved = await addPerson(person('Sig\u202ene\u2066 Al\u200fdane', { note: '\u202eevil' }));
+    expect(saved.body.value).toMatchObject({ name: 'Signe Aldane', note: 'evil' });
+  });
   it.each(NASTY)('%s stands as it was written, in every field that takes words', async (words) => {
     const people = await count('person');
     const saved = await addPerson(
