@@ -1,4 +1,5 @@
 import { type Answers, interview, type QuestionId } from '@umbrex/core/interview';
+import type { Description, Plan } from '@umbrex/core/model';
 import { useMemo, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';

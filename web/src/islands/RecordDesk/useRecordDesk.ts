@@ -1,7 +1,7 @@
 import type { Finding } from '@umbrex/core/findings';
 import { prepare, triedAs } from '@umbrex/core/flow';
 import { shapeFindings } from '@umbrex/core/formats';
-import { listItems, type Recording, RecordingSchema } from '@umbrex/core/model';
+import { type Description, listItems, type Plan, type Recording, RecordingSchema } from '@umbrex/core/model';
 import { linesText, readLines, withRecordedSteps } from '@umbrex/core/record';
 import { useMemo, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';

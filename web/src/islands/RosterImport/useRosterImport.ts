@@ -1,5 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
-import type { Person, Unit } from '@umbrex/core/model';
+import type { Person, Team, Unit } from '@umbrex/core/model';
 import {
   type Column,
   guessMapping,
