@@ -45,14 +45,14 @@ module.exports = {
     {
       name: 'virtual-device-knows-no-sheets',
       severity: 'error',
-      from: { path: '^core/src/procedure/virtual' },
-      to: { path: '^core/src/(fit|procedure/(sheet|writer|proof|turns))' },
+      from: { path: '^core/src/procedure/device/' },
+      to: { path: '^core/src/(fit|procedure/(sheet|step|runs|writer|proof|replay|turns|until|visits))' },
     },
     {
       name: 'writer-knows-no-virtual-device',
       severity: 'error',
-      from: { path: '^core/src/procedure/(sheet|writer|turns|visits)' },
-      to: { path: '^core/src/procedure/(virtual|proof)' },
+      from: { path: '^core/src/procedure/(sheet|step|writer|turns|until|visits|marks)' },
+      to: { path: '^core/src/procedure/(device/|proof|replay)' },
     },
     {
       name: 'core-is-alone',

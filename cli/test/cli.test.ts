@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -140,6 +140,30 @@ describe('umbrex', () => {
         p.firstDifference,
       ]),
     ).toEqual(PROVABLE.map(({ id }) => [id, true, null]));
+    for (const { id, fromUnknown } of json.patterns) {
+      expect(fromUnknown, id).toMatchObject({ proven: true, tried: 20, firstDifference: null });
+      expect(['absolute', 'reset', 'file'], id).toContain(fromUnknown.way);
+    }
+  });
+  it('prove --from unknown says how it goes with one kind that nobody looked at, and exits 1 where there is no way', () => {
+    const page = join(root, 'devices/page-handheld.json');
+    const { exit, json } = umbrex('prove', plan, '--device', page, '--from', 'unknown');
+    expect([exit, json.devices[0].device, json.devices[0].fromUnknown.way]).toEqual([
+      0,
+      'page-handheld',
+      'reset',
+    ]);
+    const { presses } = json.devices[0].fromUnknown;
+    expect(presses.most).toBeGreaterThanOrEqual(presses.mean);
+    const lame = JSON.parse(readFileSync(join(root, 'devices/pocket-radio.json'), 'utf8'));
+    delete lame.recipes.reset;
+    for (const step of lame.recipes.set.code) delete step.shows;
+    const file = join(mkdtempSync(join(tmpdir(), 'umbrex-')), 'lame.json');
+    writeFileSync(file, JSON.stringify(lame));
+    const bad = umbrex('prove', plan, '--from', 'unknown', '--device', file);
+    expect([bad.exit, bad.json.devices[0].fromUnknown.way]).toEqual([1, 'none']);
+    expect(bad.json.devices[0].fromUnknown.firstDifference).toMatchObject({ code: 'start-unknown' });
+    expect(umbrex('prove', plan, '--from', 'memory').exit).toBe(2);
   });
   it('numbers a fleet, with the proof that there is nothing better', () => {
     const { exit, json } = umbrex('number', plan, '--fleet', join(root, 'demo/ostrel-units.json'));

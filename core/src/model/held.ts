@@ -30,9 +30,13 @@ export interface Held {
   readonly settings: Readonly<Record<string, string>>;
 }
 
+/** As many places as a region of a set may have. */
+export const MOST_PLACES = 10_000;
+
 /** What a plan wrote, by memory number: the version of the plan whose sheet was done. What is not among it is its holder's own. */
 export const WroteSchema = z
   .record(z.string().regex(/^\d{1,5}$/), z.number().int().min(0))
+  .refine((wrote) => Object.keys(wrote).length <= MOST_PLACES, `at most ${MOST_PLACES} places`)
   .overwrite(inOrder);
 
 /** Whether a set can hold this as an ID; nothing is one too. Where nobody knows its digits, any will do. */

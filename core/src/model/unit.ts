@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
-import { HeldPlaceSchema, HeldSettingsSchema, WroteSchema } from './held';
+import { HeldPlaceSchema, HeldSettingsSchema, MOST_PLACES, WroteSchema } from './held';
 import { ToneOrUnknownSchema } from './tone';
 
 const line = LineSchema.trim();
@@ -42,7 +42,7 @@ export const UnitSchema = z.strictObject({
       on: z.union([z.iso.date(), z.literal('unknown')]),
       /** What the places hold that are not named here. */
       rest: z.enum(['unknown', 'factory']).default('unknown'),
-      places: z.array(HeldPlaceSchema).max(1000).default([]),
+      places: z.array(HeldPlaceSchema).max(MOST_PLACES).default([]),
       settings: HeldSettingsSchema.default({}),
       /** The places that a sheet of the plan wrote, with the plan's version then. */
       wrote: WroteSchema.default({}),
@@ -65,7 +65,7 @@ export const UnitSchema = z.strictObject({
   /** Whether its sheet writes names, or leaves them for another day: till then its places go by number. */
   names: z.enum(['now', 'later']).default('now'),
   /** Places whose present contents may go: somebody has looked at them. */
-  accepts: z.array(z.number().int().min(0).max(99_999)).max(1000).default([]),
+  accepts: z.array(z.number().int().min(0).max(99_999)).max(MOST_PLACES).default([]),
   /** For an alert radio, the day on which its last test was heard. */
   testHeard: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
   /** For a repeater, the channel of the plan that it carries. */

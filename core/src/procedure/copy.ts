@@ -1,11 +1,11 @@
 import type { Finding } from '../findings/index';
 import { chanceOf, completed, firstDifference, isSameMemory, isWhollyKnown } from '../memory/index';
 import { type Description, type Memory, slotsOf, type Unit, writtenLists } from '../model/index';
+import { VirtualDevice } from './device/device';
 import type { KeyEvent } from './events';
 import { CALM, lastsMs, type Pace, SLOW } from './replay';
 import { doRuns, pressesOf, showsWords } from './runs';
 import type { SheetStep } from './step';
-import { VirtualDevice } from './virtual';
 import { Writer } from './writer';
 
 /** One step of copying a set into another of its kind: at which of the two, and what the other one then shows. */

@@ -1,6 +1,7 @@
 export * from './cable';
 export * from './card';
 export * from './copy';
+export * from './device/device';
 export * from './events';
 export * from './keyMap';
 export * from './places';
@@ -14,5 +15,4 @@ export * from './sheet';
 export * from './step';
 export * from './turns';
 export * from './until';
-export * from './virtual';
 export { presses, visitOrder } from './visits';

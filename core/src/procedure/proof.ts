@@ -9,9 +9,9 @@ import {
 } from '../memory/index';
 import { type Description, factoryMemory, type Memory, slotsOf } from '../model/index';
 import { loadByFile } from './cable';
+import type { Whereabouts } from './device/device';
 import { CALM, type Replay, replay, SLOW } from './replay';
 import type { Sheet } from './sheet';
-import type { Whereabouts } from './virtual';
 
 /** On how many memories that agree with what is known a sheet is tried where something is unknown. */
 export const TRIES_UNKNOWN = 20;

@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/index';
 import type { Description, Memory } from '../model/index';
+import { VirtualDevice, type Whereabouts } from './device/device';
 import type { KeyEvent } from './events';
 import { doRuns, showsWords } from './runs';
 import type { SheetStep } from './step';
-import { VirtualDevice, type Whereabouts } from './virtual';
 
 /** How fast somebody works through a sheet, in milliseconds between the keys of a step and between steps. */
 export interface Pace {

@@ -1,32 +1,14 @@
 import type { PlaceChange, SettingChange } from '../memory/index';
 import type { Description, ListItem, Native, RecipeStep, Recipes, Slot } from '../model/index';
-import { mhzText } from '../units/index';
-import { marks } from './marks';
+import { lettersTapped } from './letters';
 import type { Run } from './runs';
 import type { SheetStep, StepPart } from './step';
 import { turnWheel } from './turns';
 import { letterUntil, turnUntil } from './until';
+import { type About, slotMarks, Wording } from './wording';
 
 const DIGITS = '0123456789';
 const AREA_DIGITS = 6;
-
-/** What a step is about: a place and one of its fields, or a setting of the whole set; nothing for what is done once. */
-export interface About {
-  readonly slot: Slot;
-  /** What the place shall hold in the end. */
-  readonly to: Readonly<Record<string, Native>>;
-  /** What is known of what it holds now. */
-  readonly before: Readonly<Record<string, Native>>;
-  readonly field: string;
-  readonly setting?: {
-    readonly id: string;
-    readonly list: readonly ListItem[];
-    readonly from: number | undefined;
-    readonly to: number;
-  };
-  /** The place the step belongs to on the sheet; `null` for the whole set. */
-  readonly belongsTo: number | null;
-}
 
 /** Where the set stands, as far as it is known. */
 interface Position {
@@ -48,6 +30,7 @@ export class Writer {
   private place = 0;
   private at: Position;
   private readonly counts = new Map<string, number>();
+  private readonly wording: Wording;
 
   /** @param start where the set stands; nothing where nobody knows */
   constructor(
@@ -58,6 +41,7 @@ export class Writer {
     start: Slot | undefined,
   ) {
     this.at = start ? { slot: start, bank: start.bank } : {};
+    this.wording = new Wording(description, recipes, slots, lists);
   }
 
   /** What is done once, before all slots or after them. */
@@ -190,8 +174,13 @@ export class Writer {
         break;
       }
       case 'tapName': {
-        const runs = this.taps(String(about.to[about.field] ?? ''), step.pauseMs, about);
-        if (runs.length > 0) this.add(step, about, runs);
+        const runs = lettersTapped(
+          String(about.to[about.field] ?? ''),
+          this.recipes.letterKeys ?? {},
+          step.pauseMs,
+        );
+        if (!runs) this.isStuck('no-recipe', about);
+        else if (runs.length > 0) this.add(step, about, runs);
         break;
       }
       case 'wheelName': {
@@ -203,19 +192,19 @@ export class Writer {
           step,
           about,
           this.recipes.letterWheel ?? '',
-          name(this.before(about)),
+          name(about.before[about.field]),
           name(about.to[about.field]) ?? '',
         );
         break;
       }
       case 'wheelDigits': {
-        const list = this.listFor(about.field);
+        const list = this.wording.listFor(about.field);
         // An area code has no list: its digits are set from 000000 or from what stands there.
         const shown = (value: Native | undefined) =>
           list.length > 0
             ? (list[Number(value)]?.shown ?? '')
             : String(value ?? '').padStart(AREA_DIGITS, '0');
-        const before = this.before(about);
+        const before = about.before[about.field];
         this.wheelEach(
           step,
           about,
@@ -257,13 +246,13 @@ export class Writer {
       case 'areaCode':
         return String(value);
       case 'transmitFrequency':
-        return this.frequencyDigits(this.sideHz(about), about);
+        return this.frequencyDigits(this.wording.sideHz(about), about);
       case 'text':
         this.isStuck('no-recipe', about);
         return '';
       case 'listCode':
         if (about.setting) return about.setting.list[about.setting.to]?.typed ?? '';
-        return this.listFor(about.field)[Number(value)]?.typed ?? '';
+        return this.wording.listFor(about.field)[Number(value)]?.typed ?? '';
       default:
         return what satisfies never;
     }
@@ -276,13 +265,6 @@ export class Writer {
       return '';
     }
     return String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0');
-  }
-
-  /** The frequency on which a slot shall send, where its offset is set by typing that frequency. */
-  private sideHz({ to, field }: About): number {
-    const frequency = this.description.fields.find(({ holds }) => holds === 'receiveHz');
-    const receiveHz = Number(to[frequency?.id ?? ''] ?? 0);
-    return receiveHz + Number(this.listFor(field)[Number(to[field])]?.means ?? 0);
   }
 
   /** Turns a wheel: from where it stands, or, where nobody knows, until the display shows where it shall stand. */
@@ -305,7 +287,7 @@ export class Writer {
     const mayGoRound = step.what === 'bank' || opensNothing;
     const isTop = step.what !== 'value' && step.what !== 'item';
     return turnUntil({ count, up: step.up, big: step.big, mayGoRound, isTop }, to, (place) =>
-      this.fill(shows, about, shownAt(place)),
+      this.wording.fill(shows, about, shownAt(place)),
     );
   }
 
@@ -328,10 +310,10 @@ export class Writer {
     });
     switch (what) {
       case 'value': {
-        const list = setting?.list ?? this.listFor(field);
+        const list = setting?.list ?? this.wording.listFor(field);
         const shownAt = (place: number) => ({ value: list[place]?.shown ?? '' });
         if (setting) return { from: setting.from, to: setting.to, count: list.length, shownAt };
-        const before = this.before(about);
+        const before = about.before[about.field];
         return {
           from: before === undefined ? undefined : Number(before),
           to: Number(to[field]),
@@ -366,32 +348,6 @@ export class Writer {
     }
   }
 
-  private before({ before, field }: About): Native | undefined {
-    return before[field];
-  }
-
-  private listFor(field: string): readonly ListItem[] {
-    return this.lists[this.description.fields.find((f) => f.id === field)?.list ?? ''] ?? [];
-  }
-
-  private taps(name: string, pauseMs: number, about: About): Run[] {
-    const runs: Run[] = [];
-    for (const char of name) {
-      const found = Object.entries(this.recipes.letterKeys ?? {}).find(([, letters]) =>
-        letters.includes(char),
-      );
-      if (!found) {
-        this.isStuck('no-recipe', about);
-        return [];
-      }
-      const [key, letters] = found;
-      const last = runs.at(-1);
-      if (last?.do === 'press' && last.key === key) runs.push({ do: 'wait', ms: pauseMs });
-      runs.push({ do: 'press', key, times: letters.indexOf(char) + 1 });
-    }
-    return runs;
-  }
-
   /** Sets characters one after another, each from what stands there to what shall, or until it is shown. */
   private wheelEach(
     step: Extract<RecipeStep, { do: 'wheelName' | 'wheelDigits' }>,
@@ -416,7 +372,7 @@ export class Writer {
               letterUntil(
                 step.up,
                 wheel.length,
-                this.fill(step.until ?? '', about, { draft: after.slice(0, i + 1) }),
+                this.wording.fill(step.until ?? '', about, { draft: after.slice(0, i + 1) }),
               ),
             ]
           : turnWheel(from, to, wheel.length, step).map((turn): Run => ({ do: 'press', ...turn }));
@@ -428,10 +384,6 @@ export class Writer {
     });
   }
 
-  private fill(text: string, about: About, more: Readonly<Record<string, string>> = {}): string {
-    return marks(text, (mark) => more[mark] ?? this.mark(mark, about));
-  }
-
   private add(step: RecipeStep, about: About, runs: readonly Run[], more: Record<string, string> = {}): void {
     const stem = `${about.belongsTo ?? 'set'}:${about.field || this.part}`;
     const n = (this.counts.get(stem) ?? 0) + 1;
@@ -440,45 +392,9 @@ export class Writer {
       id: `${stem}:${n}`,
       part: this.part,
       slotNumber: about.belongsTo,
-      says: this.fill(step.says, about, more),
+      says: this.wording.fill(step.says, about, more),
       runs,
-      promises: step.shows === undefined ? undefined : this.fill(step.shows, about, more),
+      promises: step.shows === undefined ? undefined : this.wording.fill(step.shows, about, more),
     });
   }
-
-  private mark(mark: string, about: About): string | undefined {
-    const { slot, field, to, setting } = about;
-    const value = to[field];
-    const place = slotMarks(slot)[mark];
-    if (place !== undefined) return place;
-    switch (mark) {
-      case 'firstLabel':
-        return this.slots.find((other) => other.bank === slot.bank)?.label;
-      case 'item':
-        return this.recipes.items[setting?.id ?? field]?.number ?? '';
-      case 'title':
-        return this.recipes.items[setting?.id ?? field]?.title ?? field;
-      case 'mhz':
-        return mhzText(Number(value));
-      case 'sendMhz':
-        return mhzText(this.sideHz(about));
-      case 'value':
-        if (setting) return setting.list[setting.to]?.shown ?? '';
-        return this.listFor(field)[Number(value)]?.shown ?? String(value);
-      default:
-        return undefined;
-    }
-  }
-}
-
-/** What a text of a recipe says of a place. */
-function slotMarks(slot: Slot): Record<string, string> {
-  return {
-    number: String(slot.number),
-    number3: String(slot.number).padStart(3, '0'),
-    label: slot.label,
-    bank: slot.bankName,
-    position: String(slot.position),
-    position2: String(slot.position).padStart(2, '0'),
-  };
 }

@@ -71,7 +71,8 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
     isWhole,
     setIsWhole,
     /** The steps of the sheet are done: it holds what they give. */
-    isDone: () => save({ holds: after, accepts: [] }),
+    // What its holder agreed to was for this one time.
+    isDone: () => save({ holds: after, accepts: [], start: 'absolute' }),
     asFactory: () =>
       save({
         holds: { what: 'factory', on: today, rest: 'factory', places: [], settings: {}, wrote: {} },

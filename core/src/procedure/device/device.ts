@@ -1,0 +1,282 @@
+import {
+  type Behaviour,
+  type Description,
+  factoryMemory,
+  type Memory,
+  type Slot,
+  type SlotContent,
+  slotReader,
+  slotsOf,
+} from '../../model/index';
+import { holds, type Standing } from '../conditions';
+import type { KeyEvent } from '../events';
+import { type Catch, type Signal, type Stop, scanStops } from '../round';
+import { fillScreen, type ScreenLine, screenLine } from '../screen';
+import type { Emission } from '../sending';
+import { act } from './actions';
+import { Innards } from './innards';
+import { copyOfState, type DeviceState, stateAtStart } from './state';
+
+const apart = new WeakMap<Behaviour, Map<string, ScreenLine[]>>();
+
+/** What a virtual device does and where it stands when somebody takes it in hand. */
+export interface Whereabouts {
+  readonly mode: string;
+  readonly number: number;
+}
+
+/**
+ * A virtual device: the behaviour of a description, run on a simulated clock. It takes key events and shows screen text; it
+ * knows nothing of plans, fits or sheets.
+ */
+export class VirtualDevice {
+  private readonly behaviour: Behaviour;
+  private readonly set: Innards;
+  private readonly read: ReturnType<typeof slotReader>;
+
+  /**
+   * @param memory what it holds at the start; as from the factory where nothing is given
+   * @param picked the tone that its operator picked by hand, as a place in their list; 0 is none
+   * @param from what it does and where it stands; as it comes on where nothing is given
+   * @throws RangeError for a description that has no behaviour
+   */
+  constructor(
+    private readonly description: Description,
+    memory: Memory = factoryMemory(description),
+    picked = 0,
+    from?: Whereabouts,
+  ) {
+    if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
+    this.behaviour = description.behaviour;
+    this.read = slotReader(description);
+    const standsOn = from?.number ?? this.behaviour.startNumber;
+    const at = slotsOf(description).findIndex(({ number }) => number === standsOn);
+    if (at < 0) throw new RangeError(`stands on: ${standsOn}`);
+    const state = stateAtStart(memory, from?.mode ?? this.behaviour.start, at, picked);
+    this.set = new Innards(description, this.behaviour, state);
+    this.beginRound();
+  }
+
+  /** Sets aside all that changes in it; what its receiver heard so far is not part of it. */
+  snapshot(): DeviceState {
+    return copyOfState(this.set.state);
+  }
+
+  /** Takes up a state that was set aside; a mode that scans begins its round anew. */
+  restore(state: DeviceState): void {
+    this.set.state = copyOfState(state);
+    this.set.ears.end();
+    this.beginRound();
+  }
+
+  /** Lets one event happen. */
+  take(event: KeyEvent): void {
+    if (event.kind === 'wait') {
+      this.advance(event.ms);
+      return;
+    }
+    if (event.kind === 'power') {
+      this.wake();
+      return;
+    }
+    const key = this.behaviour.keys[event.key];
+    if (!key) throw new RangeError(`key: ${event.key}`);
+    this.press(event.key, event.heldMs);
+    // A set waits for the next key from when this one is let go.
+    this.set.state.lastKeyMs = this.set.state.nowMs + event.heldMs;
+    this.advance(event.heldMs);
+  }
+
+  /** The display, line by line. */
+  screen(): string[] {
+    const slot = this.set.slot();
+    const view = {
+      description: this.description,
+      lists: this.set.lists,
+      slot,
+      values: this.set.state.values.get(slot.number) ?? null,
+      item: this.set.openItem(),
+      itemValues: this.set.itemList(),
+      entry: this.set.state.entry,
+      draft: this.set.state.draft,
+      cursor: this.set.state.cursor,
+      foundHz: this.set.ears.shownHz,
+      finds: this.set.ears.found().length,
+    };
+    return this.lines(this.set.state.mode).map((line) => fillScreen(line, view));
+  }
+
+  /** The display lines of a mode, taken apart once for all devices of this behaviour. */
+  private lines(mode: string): readonly ScreenLine[] {
+    const known = apart.get(this.behaviour) ?? new Map<string, ScreenLine[]>();
+    apart.set(this.behaviour, known);
+    const lines = known.get(mode) ?? (this.behaviour.modes[mode]?.screen ?? []).map(screenLine);
+    known.set(mode, lines);
+    return lines;
+  }
+
+  /** What it holds now, read out as one would over a cable. */
+  memory(): Memory {
+    return this.set.memory();
+  }
+
+  /** The tone that its operator picked by hand, as a place in their list; 0 is none. */
+  pickedTone(): number {
+    return this.set.state.picked;
+  }
+
+  /** Everything it has sent so far. */
+  emissions(): readonly Emission[] {
+    return this.set.state.sent;
+  }
+
+  /** The beeps so far, in order. */
+  beeps(): readonly string[] {
+    return this.set.state.heard;
+  }
+
+  /** Everything that it offered to other sets of its kind. */
+  copies(): readonly Memory[] {
+    return this.set.state.copied;
+  }
+
+  /** Another set's copy arrives. Taken only while this one waits for it, and then nothing of its own is left. */
+  takeCopy({ slots, settings }: Memory): void {
+    const waits = this.behaviour.modes[this.set.state.mode]?.takesCopy;
+    if (!waits) return;
+    this.set.state.values = new Map(slots);
+    this.set.state.saved = new Map(slots);
+    this.set.state.settings = { ...settings };
+    for (const action of waits.do ?? []) act(this.set, action, '');
+    this.enter(waits.go);
+  }
+
+  /** Puts something on the air, in place of what was there; times are on the set's own clock. */
+  receive(signals: readonly Signal[]): void {
+    this.set.ears.receive(signals);
+  }
+
+  /** What comes out of its speaker now: the place it stands on or stopped at, and its frequency; `null` while it is silent. */
+  speaker(): { number: number | null; hz: number } | null {
+    const content = this.contentOf(this.set.slot());
+    const tone = content?.receiveTone ?? 'off';
+    const standing = content && { number: this.set.slot().number, hz: content.receiveHz, tone };
+    return this.set.ears.speaker(this.set.state.nowMs, standing);
+  }
+
+  /** Everything that its scans and searches stopped at so far, and how often a look at a priority place cut the sound. */
+  caught(): { catches: readonly Catch[]; cuts: number } {
+    return this.set.ears.caught();
+  }
+
+  /** The frequencies that its search keeps, the latest first, in hertz. */
+  found(): readonly number[] {
+    return this.set.ears.found();
+  }
+
+  /** Whether something is lost if no key comes for a while: the present mode's time-out in milliseconds, or none. */
+  windowMs(): number | undefined {
+    return this.behaviour.modes[this.set.state.mode]?.timeout?.ms;
+  }
+
+  /** Switched off and on: what was being entered is gone. */
+  private wake(): void {
+    this.set.state.saved = new Map(this.set.state.values);
+    this.set.state.entry = '';
+    this.set.state.lastKeyMs = this.set.state.nowMs;
+    if (this.behaviour.wakesAt === 'start')
+      this.set.state.at = this.set.slots.findIndex(({ number }) => number === this.behaviour.startNumber);
+    if (!this.behaviour.modes[this.set.state.mode]?.staysOn) this.enter(this.behaviour.start);
+  }
+
+  private advance(ms: number): void {
+    const until = this.set.state.nowMs + ms;
+    for (;;) {
+      const timeout = this.behaviour.modes[this.set.state.mode]?.timeout;
+      const due = timeout ? this.set.state.lastKeyMs + timeout.ms : Number.POSITIVE_INFINITY;
+      const looks = this.set.ears.nextMs;
+      if (Math.min(due, looks) > until) break;
+      this.set.state.nowMs = Math.max(this.set.state.nowMs, Math.min(due, looks));
+      if (looks <= due) {
+        this.look();
+        continue;
+      }
+      this.set.state.lastKeyMs = this.set.state.nowMs;
+      for (const action of timeout?.do ?? []) act(this.set, action, '');
+      if (timeout) this.enter(timeout.go);
+    }
+    this.set.state.nowMs = until;
+  }
+
+  /** Goes to another mode; a scan or search that was going on ends. */
+  private enter(mode: string): void {
+    if (mode === this.set.state.mode) return;
+    this.set.state.mode = mode;
+    this.set.ears.end();
+    this.beginRound();
+  }
+
+  /** Begins to scan or to search where the present mode does. */
+  private beginRound(): void {
+    const kind = this.behaviour.modes[this.set.state.mode]?.scans;
+    if (kind)
+      this.set.ears.begin(
+        kind === 'bands' ? kind : this.placeStops(),
+        this.set.state.nowMs,
+        this.set.slot().number,
+      );
+  }
+
+  private look(): void {
+    const number = this.set.ears.look(this.set.state.nowMs);
+    if (number !== null) this.set.state.at = this.set.slots.findIndex((slot) => slot.number === number);
+  }
+
+  private placeStops(): Stop[] {
+    const places = this.set.slots.map((slot) => ({ slot, content: this.contentOf(slot) }));
+    const named = this.description.settings
+      .filter(({ holds }) => holds === 'priorityNumber')
+      .map(({ id, list }) => this.set.lists[list]?.[this.set.state.settings[id] ?? 0]?.means);
+    return scanStops(this.description, places, (number) => named.includes(number));
+  }
+
+  private contentOf(slot: Slot): SlotContent | null {
+    return this.read(slot, this.set.state.values.get(slot.number) ?? null);
+  }
+
+  private press(keyId: string, heldMs: number): void {
+    const key = this.behaviour.keys[keyId];
+    const rows = this.behaviour.modes[this.set.state.mode]?.on ?? [];
+    const row = rows.find((candidate) => {
+      const named =
+        candidate.keys === 'chars'
+          ? key?.char !== undefined
+          : candidate.keys === 'letters'
+            ? key?.letters !== undefined
+            : candidate.keys.includes(keyId);
+      if (!named) return false;
+      if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
+      return (candidate.when ?? []).every((condition) => holds(condition, this.standing(keyId)));
+    });
+    if (!row) this.set.refuse();
+    for (const action of row?.do ?? []) act(this.set, action, keyId);
+    if (row?.go) this.enter(row.go);
+  }
+
+  private standing(keyId: string): Standing {
+    const slot = this.set.slot();
+    return {
+      description: this.description,
+      behaviour: this.behaviour,
+      lists: this.set.lists,
+      slots: this.set.slots,
+      slot,
+      values: this.set.state.values.get(slot.number) ?? null,
+      entry: this.set.state.entry + (this.behaviour.keys[keyId]?.char ?? ''),
+      itemIndex: this.set.state.item,
+      isLastLetter: this.set.state.cursor === this.set.letterCount() - 1,
+      settings: this.set.state.settings,
+      hasFound: this.set.ears.found().length > 0,
+    };
+  }
+}
