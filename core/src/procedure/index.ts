@@ -1,3 +1,4 @@
+export * from './blocks';
 export * from './cable';
 export * from './card';
 export * from './copy';

@@ -22,17 +22,15 @@ import {
   pressesOf,
   readBackLines,
   type SettingLine,
+  type SheetBlock,
   type SlotLine,
-  type StepPart,
   settingLines,
+  sheetBlocks,
   valuesCard,
 } from '@umbrex/core/procedure';
 import type { Desk } from './desk';
 import { Kept } from './kept';
 import { log } from './log';
-
-/** A set that waits no longer than this for the next key wants its values at hand before one begins. */
-const SHORT_S = 8;
 
 /** Sheets with their proofs, the last ones that were asked for. */
 const sheets = new Kept<Prepared>(200);
@@ -94,18 +92,7 @@ export interface SheetData extends Prepared {
   readonly version: number;
   /** Presses that its names take, of all. */
   readonly namePresses: number;
-  /** The steps by slot, with their numbers and what the set shows after each. */
-  readonly blocks: readonly {
-    readonly line: SlotLine | undefined;
-    readonly part: StepPart;
-    /** The least time the set waits for a key in it, in seconds, where that is short; then its values must be at hand before it is begun. */
-    readonly windowS: number | undefined;
-    readonly steps: readonly {
-      n: number;
-      step: Prepared['sheet']['steps'][number];
-      screen: readonly string[];
-    }[];
-  }[];
+  readonly blocks: readonly SheetBlock[];
 }
 
 /** What copying would do for a unit; `undefined` where its kind does not copy. */
@@ -148,34 +135,8 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     ),
     version: held.version,
     namePresses: Math.round(pressesOf(names.flatMap(({ runs }) => runs)).mean),
-    blocks: blocksOf(prepared, lines),
+    blocks: sheetBlocks(prepared.sheet, prepared.proof, lines),
   };
-}
-
-function blocksOf({ sheet, proof }: Prepared, lines: readonly SlotLine[]): SheetData['blocks'] {
-  const blocks: {
-    line: SlotLine | undefined;
-    part: StepPart;
-    windowS: number | undefined;
-    steps: { n: number; step: Prepared['sheet']['steps'][number]; screen: readonly string[] }[];
-  }[] = [];
-  let last: Prepared['sheet']['steps'][number] | undefined;
-  sheet.steps.forEach((step, i) => {
-    if (step.slotNumber !== last?.slotNumber || step.part !== last.part)
-      blocks.push({
-        part: step.part,
-        line: lines.find((line) => line.number === step.slotNumber),
-        windowS: undefined,
-        steps: [],
-      });
-    last = step;
-    const block = blocks.at(-1);
-    const waitsS = (proof.windowsMs[i] ?? Number.POSITIVE_INFINITY) / 1000;
-    if (!block) return;
-    if (waitsS <= SHORT_S && waitsS < (block.windowS ?? Number.POSITIVE_INFINITY)) block.windowS = waitsS;
-    block.steps.push({ n: i + 1, step, screen: proof.screens[i] ?? [] });
-  });
-  return blocks;
 }
 
 /** What a computation gives; one that comes to a stop is one broken row, named in the log. */
