@@ -55,7 +55,7 @@ test('a device’s sheet is proven, complete, and takes a person’s word', asyn
   const step = page.getByRole('listitem').filter({ hasText: 'Turn to code 6.' }).last();
   await expect(step).toContainText('hold 1.2 s');
   await expect(step).toContainText('until CODE >6<');
-  await expect(page.getByText('Nobody has looked what this set holds')).toBeVisible();
+  await expect(page.getByText('Nobody has looked at all that it changes')).toBeVisible();
   await expect(step).toContainText('CODE >6<');
   await ready(page);
   await page.getByRole('button', { name: 'Add my word' }).click();
@@ -234,7 +234,7 @@ test('a set that nobody looked at can begin with a reset, once its holder agreed
   const begin = page.getByRole('button', { name: 'Begin with a reset' });
   await expect(begin).toBeDisabled();
   expect(await axeFindings(page)).toEqual([]);
-  await page.getByLabel('Its holder agrees that everything in it goes').check();
+  await page.getByLabel(/^Its holder agrees that everything in it goes/).check();
   await begin.click();
   await expect(page.getByText('It begins with a reset, to which its holder agreed')).toBeVisible();
   await expect(page.getByText('Hold until it asks CLEAR')).toBeVisible();

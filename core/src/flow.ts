@@ -100,7 +100,7 @@ export function compose(
   const written = writeSheet(description, changes, { pickedTone: unit?.pickedTone ?? 'unknown', resets });
   const findings = [
     ...notUnderstood.map((what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what })),
-    ...(resets ? lostByReset(description, known, holds.wrote, keeps) : []),
+    ...(resets ? lostByReset(description, known, holds, keeps) : []),
     ...written.findings,
   ];
   const accepted = new Set(unit?.accepts ?? []);
@@ -140,7 +140,7 @@ export function proofOf(description: Description, { now, wanted, sheet }: Compos
 
 /** A composed sheet with its proof. */
 export function withProof(description: Description, composed: Composed, proof: Proof): Prepared {
-  return { ...composed, proof, way: wayOf(description, composed.now, composed.sheet, proof) };
+  return { ...composed, proof, way: wayOf(description, composed, proof) };
 }
 
 /** The other way to begin with a set of which something is not known, and what it would take; not proven until it is chosen. */
@@ -149,8 +149,8 @@ export interface OtherStart {
   readonly steps: number;
   readonly presses: number;
   readonly mostPresses: number;
-  /** Numbers that the holder keeps, or fills with their own: a reset would take them. */
-  readonly loses: readonly number[];
+  /** The holder keeps numbers, or has something of their own in it: a reset would take that. */
+  readonly takesOwn: boolean;
 }
 
 /** What beginning the other way would take; `null` where the set is known, or has no reset. */
@@ -160,17 +160,16 @@ export function otherStart(
   unit: UnitState,
   others: readonly Called[] = [],
 ): OtherStart | null {
-  if (!description.recipes?.reset || isWhollyKnown(description, heldMemory(description, unit.holds).memory))
-    return null;
+  const bare = compose(plan, description, { ...unit, start: 'absolute' }, others);
+  if (!description.recipes?.reset || (unit.start !== 'reset' && !fromUnseen(bare.changes))) return null;
   const start = unit.start === 'reset' ? 'absolute' : 'reset';
-  const { sheet } = compose(plan, description, { ...unit, start }, others);
-  const lost = sheet.findings.find((finding) => finding.code === 'reset-loses-kept');
+  const { sheet } = start === 'absolute' ? bare : compose(plan, description, { ...unit, start }, others);
   return {
     start,
     steps: sheet.steps.length,
     presses: sheet.presses,
     mostPresses: sheet.mostPresses,
-    loses: lost?.code === 'reset-loses-kept' ? lost.numbers : [],
+    takesOwn: sheet.findings.some(({ code }) => code === 'reset-loses-kept'),
   };
 }
 
@@ -273,22 +272,37 @@ export function fromUnknown(plan: Plan, description: Description): FromUnknown {
   );
 }
 
-function wayOf(description: Description, known: Memory, sheet: Sheet, proof: Proof): Way {
+function wayOf(description: Description, { sheet, changes }: Composed, proof: Proof): Way {
   if (isLoadedByProgram(description) && sheet.way === 'file') return proof.proven ? 'file' : 'none';
   if (sheet.resets) return proof.proven ? 'reset' : 'none';
-  if (isWhollyKnown(description, known)) return 'known';
+  if (!fromUnseen(changes)) return 'known';
   return proof.proven ? 'absolute' : 'none';
+}
+
+/** Whether something must change of which nobody knows how it stands; what a sheet leaves alone may be unknown. */
+function fromUnseen({ places, settings }: Changes): boolean {
+  return (
+    settings.some(({ from }) => from === undefined) ||
+    places.some(
+      ({ was, before, to, fields }) =>
+        to !== null &&
+        (was === 'unknown' || (was === 'used' && fields.some((field) => before[field] === undefined))),
+    )
+  );
 }
 
 /** A reset takes everything: what a holder keeps, or has of their own, stands in its way. */
 function lostByReset(
   description: Description,
   known: Memory,
-  wrote: Unit['holds']['wrote'],
+  { what, wrote }: Unit['holds'],
   keeps: readonly number[],
 ): Finding[] {
   const numbers = [...new Set([...keeps, ...ownPlaces(description, known, wrote)])].sort((a, b) => a - b);
-  return numbers.length > 0 ? [{ code: 'reset-loses-kept', severity: 'error', numbers }] : [];
+  // Of something of their own that nobody wrote down no number is known; it would go all the same.
+  return numbers.length > 0 || what === 'other'
+    ? [{ code: 'reset-loses-kept', severity: 'error', numbers }]
+    : [];
 }
 
 /**

@@ -4,6 +4,7 @@ import {
   compose,
   fromUnknown,
   heldAfter,
+  otherStart,
   ownPlaces,
   prepare,
   triedAs,
@@ -171,6 +172,8 @@ describe('a reset', () => {
       firstDifference: { code: 'reset-loses-kept', numbers: [60] },
     });
     const camp = { ...UNSEEN, what: 'read' as const, places: [{ number: 45, values: { rx: 151_820_000 } }] };
+    const other = { ...UNSEEN, what: 'other' as const };
+    expect(reset({}, other).proof.firstDifference).toMatchObject({ code: 'reset-loses-kept', numbers: [] });
     expect(reset({}, camp).proof.firstDifference).toMatchObject({ code: 'reset-loses-kept', numbers: [45] });
   });
   it('leaves nothing of what was there, and the set is known whole afterwards', () => {
@@ -293,7 +296,14 @@ describe('what came of a heart that was read by somebody else', () => {
     const PAGE = shipped('page-handheld');
     const first = prepare(one, PAGE, asSeen(PAGE, one, UNSEEN));
     const loaded = heldAfter(PAGE, first, UNSEEN, 1, '2026-11-01');
-    expect(prepare(one, PAGE, asSeen(PAGE, one, loaded)).sheet.steps).toEqual([]);
+    // What it leaves alone may be unknown: what it changes is known, and it says so.
+    expect(prepare(one, PAGE, asSeen(PAGE, one, loaded))).toMatchObject({
+      way: 'known',
+      sheet: { steps: [] },
+    });
+    expect(prepare(two, PAGE, asSeen(PAGE, two, loaded)).way).toBe('known');
+    expect(first.way).toBe('absolute');
+    expect(otherStart(two, PAGE, asSeen(PAGE, two, loaded) as never)).toBeNull();
     const { sheet, changes } = prepare(two, PAGE, asSeen(PAGE, two, loaded));
     expect(changes.places.map(({ slot, fields }) => [slot.number, fields])).toEqual([
       [3, ['txTone', 'rxTone']],

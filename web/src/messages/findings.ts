@@ -390,7 +390,7 @@ const WORDS: Words = {
     help: 'Look at the set and write down what it holds, or load one that was just reset.',
   }),
   'reset-loses-kept': (f) => ({
-    what: `A reset takes everything, and ${f.numbers.length === 1 ? `number ${f.numbers[0]} is` : `numbers ${f.numbers.join(', ')} are`} the holder’s own.`,
+    what: `A reset takes everything, and ${f.numbers.length === 0 ? 'something in it is' : f.numbers.length === 1 ? `number ${f.numbers[0]} is` : `numbers ${f.numbers.join(', ')} are`} the holder’s own.`,
     help: 'Begin without a reset, or ask the holder to let them go.',
   }),
   'proof-never-shown': (f) => ({

@@ -1,12 +1,19 @@
 import type { Way } from '@umbrex/core/flow';
 
-/** What a sheet rests on, by the way it begins; with how many memories, places and modes it was tried. */
-export const WAY_TEXT: Readonly<Record<Way, (tried: number) => string>> = {
-  known: () => 'It begins from what this set is known to hold, wherever it stands.',
-  absolute: (tried) =>
-    `Nobody has looked what this set holds: the steps set every value of the places they use, whatever stands there. Tried on ${tried} made-up memories, from every mode.`,
-  reset: (tried) =>
-    `It begins with a reset, to which its holder agreed: everything in it goes. Tried on ${tried} made-up memories, from every mode.`,
+const from = (anywhere: boolean) =>
+  anywhere ? ', from every mode' : ', each from where it is said to stand';
+
+/**
+ * What a sheet rests on, by the way it begins; with how many memories, places and modes it was tried, and whether its steps bring the set to
+ * their beginning themselves.
+ */
+export const WAY_TEXT: Readonly<Record<Way, (tried: number, anywhere: boolean) => string>> = {
+  known: (_, anywhere) =>
+    `It begins from what this set is known to hold${anywhere ? ', wherever it stands' : ', and from where it is said to stand'}.`,
+  absolute: (tried, anywhere) =>
+    `Nobody has looked at all that it changes: the steps set every value of those places, whatever stands there. Tried on ${tried} made-up memories${from(anywhere)}.`,
+  reset: (tried, anywhere) =>
+    `It begins with a reset, to which its holder agreed: everything in it goes. Tried on ${tried} made-up memories${from(anywhere)}.`,
   file: (tried) =>
     `The file writes every value of its places, whatever stood there; tried on ${tried === 1 ? 'one memory' : `${tried} made-up memories`}.`,
   none: () =>

@@ -37,6 +37,7 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
     save({
       holds: { what: 'read', on: today, rest, places: [...places], settings: { ...settings }, wrote },
       accepts: [],
+      start: 'absolute',
     });
   /** Takes what was read, once the description has understood all of it. */
   const take = async (document: MemoryDocument, rest: Held['rest'], wrote: Unit['holds']['wrote']) => {
@@ -77,6 +78,7 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
       save({
         holds: { what: 'factory', on: today, rest: 'factory', places: [], settings: {}, wrote: {} },
         accepts: [],
+        start: 'absolute',
       }),
     saveFile: () => {
       const { memory } = heldMemory(description, unit.holds);

@@ -71,8 +71,8 @@ export function ReadBack({ description, wanted, settings, nickname }: Props) {
                       <th scope="row" className="font-mono font-semibold">
                         {number === null ? 'whole set' : label}
                       </th>
-                      <td>{title}</td>
-                      <td className="font-mono">{value}</td>
+                      <td>{title || 'the place'}</td>
+                      <td className="font-mono">{value || 'empty'}</td>
                       <td className="font-mono">{has ?? 'missing'}</td>
                     </tr>
                   ))}

@@ -40,6 +40,8 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
       );
     }
   };
+  const unseen = alike.filter(({ unit }) => unit.keeps.length === 0 && unit.holds.places.length === 0);
+  const several = unseen.length > 1;
   const off = busy || blocked || (isReset && !agreed);
   return (
     <div className="mt-2">
@@ -51,7 +53,7 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
             checked={agreed}
             onChange={(event) => setAgreed(event.target.checked)}
           />
-          Its holder agrees that everything in it goes
+          Its holder agrees that everything in it goes{several ? '; for all of them, each holder does' : ''}
         </label>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
@@ -63,14 +65,14 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
         >
           {isReset ? 'Begin with a reset' : 'Set every value instead'}
         </button>
-        {alike.length > 1 && (
+        {several && (
           <button
             type="button"
             className="btn btn-ghost btn-sm"
             disabled={off}
-            onClick={() => void choose(alike.filter(({ unit }) => unit.keeps.length === 0))}
+            onClick={() => void choose(unseen)}
           >
-            The same for every {title} that nobody has looked at
+            The same for all {unseen.length} of {title} that nobody has looked at
           </button>
         )}
       </div>
