@@ -18,6 +18,7 @@ import {
   diff,
   heldMemory,
   heldOf,
+  isUnseen,
   isWhollyKnown,
   knownOf,
   unknownPlaces,
@@ -283,11 +284,7 @@ function wayOf(description: Description, { sheet, changes }: Composed, proof: Pr
 function fromUnseen({ places, settings }: Changes): boolean {
   return (
     settings.some(({ from }) => from === undefined) ||
-    places.some(
-      ({ was, before, to, fields }) =>
-        to !== null &&
-        (was === 'unknown' || (was === 'used' && fields.some((field) => before[field] === undefined))),
-    )
+    places.some((change) => change.to !== null && isUnseen(change))
   );
 }
 

@@ -213,6 +213,14 @@ type Power =
     }
   | { readonly ok: false; readonly finding: Finding };
 
+const tooHigh = ({ limitW, source }: { limitW: number; source: string }, lowestW: number): Finding => ({
+  code: 'power-too-high',
+  severity: 'error',
+  limitW,
+  lowestW,
+  source,
+});
+
 /** The highest power step within the limit; where the set limits itself on a fixed channel, its own limit counts. */
 function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
   const rule = { source: given.source, limitW: given.limitW ?? Number.POSITIVE_INFINITY };
@@ -233,13 +241,7 @@ function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
     if (watts > rule.limitW)
       return {
         ok: false,
-        finding: {
-          code: 'power-too-high',
-          severity: 'error',
-          limitW: rule.limitW,
-          lowestW: watts,
-          source: rule.source,
-        },
+        finding: tooHigh(rule, watts),
       };
     return { ok: true, values: {}, findings: [] };
   }
@@ -252,13 +254,7 @@ function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
     if (lowestW <= rule.limitW) return { ok: true, values: {}, powerW: lowestW, findings: [] };
     return {
       ok: false,
-      finding: {
-        code: 'power-too-high',
-        severity: 'error',
-        limitW: rule.limitW,
-        lowestW,
-        source: rule.source,
-      },
+      finding: tooHigh(rule, lowestW),
     };
   }
   const watts = steps.map((step) => Number(step.means));
@@ -276,13 +272,7 @@ function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
   if (lawful.length === 0)
     return {
       ok: false,
-      finding: {
-        code: 'power-too-high',
-        severity: 'error',
-        limitW: rule.limitW,
-        lowestW: Math.min(...watts),
-        source: rule.source,
-      },
+      finding: tooHigh(rule, Math.min(...watts)),
     };
   const used = Math.max(...lawful);
   return {

@@ -63,6 +63,11 @@ export function diff(description: Description, now: Memory, wanted: Wanted): Cha
   return { places, settings };
 }
 
+/** Whether something of a place must be set of which nobody knows how it stands. */
+export function isUnseen({ was, before, fields }: Pick<PlaceChange, 'was' | 'before' | 'fields'>): boolean {
+  return was === 'unknown' || (was === 'used' && fields.some((field) => before[field] === undefined));
+}
+
 /** A memory with changes done to it: `apply(a, diff(a, b))` holds what `b` names, and everything else as `a` has it. */
 export function apply(memory: Memory, { places, settings }: Changes): Memory {
   const slots = new Map(memory.slots);

@@ -4,6 +4,7 @@ import {
   factoryMemory,
   type Held,
   type HeldPlace,
+  inOrder,
   isFleetId,
   type Memory,
   type Native,
@@ -99,10 +100,6 @@ export function heldOf(description: Description, memory: Memory, rest: Held['res
   });
   return { rest, places, settings: inOrder(Object.fromEntries(settings)) };
 }
-
-// In the order of the alphabet, as the schema keeps it.
-const inOrder = <V>(values: Record<string, V>): Record<string, V> =>
-  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
 
 /** Turns a field's value as the set holds it into the set's words. */
 export function shownWriter(description: Description): (field: string, value: Native) => string | number {

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { LineSchema } from './channel';
 import type { Description } from './description';
 
-// In the order of the alphabet, however a database gives it back: two readings compare by their text.
-const inOrder = <V>(values: Record<string, V>): Record<string, V> =>
+/** A record in the order of the alphabet, however a database gives it back: two readings compare by their text. */
+export const inOrder = <V>(values: Record<string, V>): Record<string, V> =>
   Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
 const name = LineSchema.max(41);
 

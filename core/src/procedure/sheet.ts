@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Changes, PlaceChange } from '../memory/index';
-import { hasField, valuesOnceUsed } from '../memory/index';
+import { hasField, isUnseen, valuesOnceUsed } from '../memory/index';
 import {
   type Description,
   isLoadedByProgram,
@@ -191,14 +191,12 @@ function write(
 function taskOf(
   description: Description,
   recipes: Recipes,
-  { slot, was, before, to, fields }: PlaceChange,
+  change: PlaceChange,
   nameField: string | undefined,
   missing: (field: string) => void,
 ) {
-  const known = { ...before };
-  const isUnknown =
-    was === 'unknown' || (was === 'used' && fields.some((field) => before[field] === undefined));
-  const empties = isUnknown && canErase(description, slot);
+  const { slot, was, before, to, fields } = change;
+  const empties = isUnseen(change) && canErase(description, slot);
   const isEmpty = was === 'empty' || empties;
   const once = valuesOnceUsed(description, slot.region);
   const wanted = isEmpty
@@ -214,7 +212,7 @@ function taskOf(
   const ordered = recipes.order.filter((field) => settable.includes(field));
   return {
     empties,
-    before: isEmpty ? { ...emptyFrequency(description), ...once } : known,
+    before: isEmpty ? { ...emptyFrequency(description), ...once } : before,
     fields: ordered.filter((field) => field !== nameField),
     names: ordered.filter((field) => field === nameField),
   };

@@ -1,17 +1,12 @@
 import type { Unit } from '@umbrex/core/model';
 import { useState } from 'react';
-import { call, failureText, Refusal } from '../desk/api';
-
-interface Held {
-  readonly unit: Unit;
-  readonly version: number;
-}
+import { type HeldUnit, useUnitChoice } from './useUnitChoice';
 
 interface Props {
   /** The set whose sheet this is, and all of its kind of which not all is known. */
   readonly id: string;
   readonly title: string;
-  readonly alike: readonly Held[];
+  readonly alike: readonly HeldUnit[];
   /** The way it would begin instead. */
   readonly start: Unit['start'];
   readonly blocked: boolean;
@@ -20,26 +15,8 @@ interface Props {
 /** Chooses how the sheet of one set, or of all of its kind that nobody looked at, begins; a reset wants its holder's word. */
 export function StartChoice({ id, title, alike, start, blocked }: Props) {
   const [agreed, setAgreed] = useState(false);
-  const [failure, setFailure] = useState('');
-  const [busy, setBusy] = useState(false);
+  const { failure, busy, choose } = useUnitChoice();
   const isReset = start === 'reset';
-  const choose = async (sets: readonly Held[]) => {
-    setBusy(true);
-    setFailure('');
-    try {
-      for (const { unit, version } of sets)
-        if (unit.start !== start)
-          await call('PUT', `/api/units/${unit.id}`, { version, unit: { ...unit, start } });
-      window.location.reload();
-    } catch (error) {
-      setBusy(false);
-      setFailure(
-        error instanceof Refusal && error.status === 409
-          ? 'Somebody changed one of these sets meanwhile. Load the page again, then choose.'
-          : failureText(error),
-      );
-    }
-  };
   const unseen = alike.filter(({ unit }) => unit.keeps.length === 0 && unit.holds.places.length === 0);
   const several = unseen.length > 1;
   const off = busy || blocked || (isReset && !agreed);
@@ -61,7 +38,12 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
           type="button"
           className="btn btn-outline btn-sm"
           disabled={off}
-          onClick={() => void choose(alike.filter(({ unit }) => unit.id === id))}
+          onClick={() =>
+            void choose(
+              alike.filter(({ unit }) => unit.id === id),
+              { start },
+            )
+          }
         >
           {isReset ? 'Begin with a reset' : 'Set every value instead'}
         </button>
@@ -70,7 +52,7 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
             type="button"
             className="btn btn-ghost btn-sm"
             disabled={off}
-            onClick={() => void choose(unseen)}
+            onClick={() => void choose(unseen, { start })}
           >
             The same for all {unseen.length} of {title} that nobody has looked at
           </button>

@@ -1,0 +1,31 @@
+import type { Unit } from '@umbrex/core/model';
+import { useState } from 'react';
+import { call, failureText, Refusal } from '../desk/api';
+
+export interface HeldUnit {
+  readonly unit: Unit;
+  readonly version: number;
+}
+
+/** Keeps a choice with one or several sets, one after another, and loads the page anew; what stopped it is said. */
+export function useUnitChoice() {
+  const [failure, setFailure] = useState('');
+  const [busy, setBusy] = useState(false);
+  const choose = async (sets: readonly HeldUnit[], change: Partial<Unit>) => {
+    setBusy(true);
+    setFailure('');
+    try {
+      for (const { unit, version } of sets)
+        await call('PUT', `/api/units/${unit.id}`, { version, unit: { ...unit, ...change } });
+      window.location.reload();
+    } catch (error) {
+      setBusy(false);
+      setFailure(
+        error instanceof Refusal && error.status === 409
+          ? 'Somebody changed one of these sets meanwhile. Load the page again, then choose.'
+          : failureText(error),
+      );
+    }
+  };
+  return { failure, busy, choose };
+}
