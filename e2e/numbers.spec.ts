@@ -20,13 +20,30 @@ test('numbers are worked out with their proof, held fast at a price, taken, and 
   await expect(row).toContainText(/\d+ of \d+/);
   await page.getByRole('button', { name: 'Let Kelp Stairs go from 45' }).click();
   await expect(number).toHaveValue(free);
+  // Sets that have the pair from the factory keep it where it is, under their own label.
+  await row.locator('summary').click();
+  await expect(row).toContainText('Page hand-held (R5, as made)');
+  await page.getByRole('button', { name: 'Other numbers for Kelp Stairs' }).click();
+  const offer = page
+    .getByRole('listitem')
+    .filter({ hasText: /points less/ })
+    .first();
+  await expect(offer).toContainText(/\d+ sets?.*(as long|minutes? (less|more)) to load.*points less/);
+  await offer.getByRole('button', { name: /^Hold Kelp Stairs at \d+$/ }).click();
+  await expect(row).toContainText(/holding it here costs \d+ points/);
+  await page.getByRole('button', { name: /^Let Kelp Stairs go/ }).click();
+  await expect(number).toHaveValue(free);
   await page.getByRole('button', { name: 'Take these numbers' }).click();
   await expect(page.getByText('The plan has these numbers')).toBeVisible();
   await open(page, `${path}/fit`);
-  for (const kind of ['Guided hand-held', 'Page hand-held'])
-    await expect(
-      page.getByRole('button', { name: new RegExp(`^Kelp Stairs on ${kind}: \\w+, .*number ${free}$`) }),
-    ).toBeVisible();
+  await expect(
+    page.getByRole('button', {
+      name: new RegExp(`^Kelp Stairs on Guided hand-held: \\w+, .*number ${free}$`),
+    }),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^Kelp Stairs on Page hand-held: \w+, .*number 5$/ }),
+  ).toBeVisible();
   // A sheet for numbers that were chosen across the fleet proves like any other.
   await open(page, `${path}/sheets`);
   await expect(page.getByText('not proven')).toHaveCount(0);

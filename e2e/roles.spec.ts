@@ -72,6 +72,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /plans/[planId]/channels': 'editor',
   'PUT /plans/[planId]/order': 'editor',
   'POST /plans/[planId]/sets': 'editor',
+  'POST /plans/[planId]/effort': 'editor',
   'PUT /channels/[channelId]': 'editor',
   'DELETE /channels/[channelId]': 'editor',
   'POST /units': 'editor',
@@ -272,6 +273,8 @@ async function bodyFor(
       return { version, order: channels.map(({ id, groupId }: Record<string, string>) => ({ id, groupId })) };
     case 'POST /plans/[planId]/sets':
       return { version, set: 'murs' };
+    case 'POST /plans/[planId]/effort':
+      return { numbers: {}, others: [{}] };
     case 'PUT /channels/[channelId]':
       return { version: channelVersions[channel.id], channel };
     case 'PUT /units/[unitId]':

@@ -89,9 +89,7 @@ export function compose(
 ): Composed {
   const holds = unit?.holds ?? NEW;
   const { memory: known, notUnderstood } = heldMemory(description, holds);
-  const resets =
-    unit?.start === 'reset' && description.recipes?.reset !== undefined && !isWhollyKnown(description, known);
-  const now = resets ? factoryMemory(description) : known;
+  const { now, resets } = startOf(description, known, unit);
   const device = fitDevice(description, now, unit);
   const whole = withIdentity(fitPlan(plan, device), plan, device, unit, others);
   const fit = unit?.names === 'later' ? withoutNames(whole, description, now) : whole;
@@ -117,6 +115,17 @@ export function compose(
     unseen: written.overwrites.filter((number) => unknown.has(number)),
     stays,
   };
+}
+
+/** What a sheet works on: what is known of the set, or, where everything is reset first, the factory's memory. */
+export function startOf(
+  description: Description,
+  known: Memory,
+  unit: Pick<UnitState, 'start'> | undefined,
+): { now: Memory; resets: boolean } {
+  const resets =
+    unit?.start === 'reset' && description.recipes?.reset !== undefined && !isWhollyKnown(description, known);
+  return { now: resets ? factoryMemory(description) : known, resets };
 }
 
 /**

@@ -21,17 +21,15 @@ export function assign(gain: readonly (readonly number[])[], columns: number): A
   if (rows > columns) throw new RangeError(`${rows} rows for ${columns} columns`);
   if (gain.some((row) => row.length !== columns || !row.every(Number.isSafeInteger)))
     throw new RangeError(`each row needs ${columns} whole numbers`);
-  const rowPrice = new Array<number>(rows).fill(0);
-  const columnPrice = new Array<number>(columns).fill(0);
-  const rowOf = new Array<number>(columns).fill(-1);
-  const columnOf = new Array<number>(rows).fill(-1);
-  const cost = (row: number, column: number) =>
-    -(gain[row]?.[column] ?? 0) - (rowPrice[row] ?? 0) - (columnPrice[column] ?? 0);
+  const rowPrice = new Float64Array(rows);
+  const columnPrice = new Float64Array(columns);
+  const rowOf = new Int32Array(columns).fill(-1);
+  const columnOf = new Int32Array(rows).fill(-1);
 
   for (let start = 0; start < rows; start++) {
-    const distance = new Array<number>(columns).fill(Number.POSITIVE_INFINITY);
-    const from = new Array<number>(columns).fill(-1);
-    const isDone = new Array<boolean>(columns).fill(false);
+    const distance = new Float64Array(columns).fill(Number.POSITIVE_INFINITY);
+    const from = new Int32Array(columns).fill(-1);
+    const isDone = new Uint8Array(columns);
     const seenRows: number[] = [];
     let row = start;
     let reached = 0;
@@ -39,21 +37,25 @@ export function assign(gain: readonly (readonly number[])[], columns: number): A
     while (sink < 0) {
       seenRows.push(row);
       let nearest = -1;
+      let best = Number.POSITIVE_INFINITY;
+      const gains = gain[row] ?? [];
+      const base = reached - (rowPrice[row] ?? 0);
       for (let column = 0; column < columns; column++) {
         if (isDone[column]) continue;
-        const next = reached + cost(row, column);
-        if (next < (distance[column] ?? 0)) {
-          distance[column] = next;
+        const next = base - (gains[column] ?? 0) - (columnPrice[column] ?? 0);
+        let here = distance[column] ?? 0;
+        if (next < here) {
+          distance[column] = here = next;
           from[column] = row;
         }
-        const here = distance[column] ?? 0;
-        const best = nearest < 0 ? Number.POSITIVE_INFINITY : (distance[nearest] ?? 0);
         // Of columns alike a free one ends the search.
-        if (here < best || (here === best && (rowOf[column] ?? -1) < 0 && (rowOf[nearest] ?? -1) >= 0))
+        if (here < best || (here === best && (rowOf[column] ?? -1) < 0 && (rowOf[nearest] ?? -1) >= 0)) {
           nearest = column;
+          best = here;
+        }
       }
-      reached = distance[nearest] ?? 0;
-      isDone[nearest] = true;
+      reached = best;
+      isDone[nearest] = 1;
       const taken = rowOf[nearest] ?? -1;
       if (taken < 0) sink = nearest;
       else row = taken;
@@ -77,7 +79,7 @@ export function assign(gain: readonly (readonly number[])[], columns: number): A
     }
   }
   const total = columnOf.reduce((sum, column, row) => sum + (gain[row]?.[column] ?? 0), 0);
-  return { columnOf, total, bound: provenBound(gain, rowPrice, columnPrice) };
+  return { columnOf: [...columnOf], total, bound: provenBound(gain, rowPrice, columnPrice) };
 }
 
 /**
@@ -86,10 +88,10 @@ export function assign(gain: readonly (readonly number[])[], columns: number): A
  */
 export function provenBound(
   gain: readonly (readonly number[])[],
-  rowPrice: readonly number[],
-  columnPrice: readonly number[],
+  rowPrice: ArrayLike<number>,
+  columnPrice: ArrayLike<number>,
 ): number {
-  const v = columnPrice.map((price) => Math.min(price, 0));
+  const v = Array.from(columnPrice, (price) => Math.min(price, 0));
   const u = gain.map((row, i) =>
     row.reduce((least, value, j) => Math.min(least, -value - (v[j] ?? 0)), rowPrice[i] ?? 0),
   );

@@ -4,6 +4,7 @@ import {
   type Field,
   factoryMemory,
   type Holds,
+  isForChannels,
   type ListItem,
   type Memory,
   type Slot,
@@ -20,6 +21,10 @@ export interface FitDevice {
   readonly slots: readonly Slot[];
   readonly slotAt: ReadonlyMap<number, Slot>;
   readonly slotsOn: ReadonlyMap<number, readonly Slot[]>;
+  /** The place that people find under a number on its display. */
+  readonly slotRead: ReadonlyMap<number, Slot>;
+  /** The number that people read at a place, by its memory number. */
+  readonly readAs: ReadonlyMap<number, number>;
   /** Receive frequencies of the slots whose preset tone only the set's own make knows; no plan's channel goes there. */
   readonly hiddenOn: ReadonlySet<number>;
   readonly freeSlots: readonly Slot[];
@@ -57,6 +62,7 @@ export function fitDevice(
     if (there) there.push(slot);
     else slotsOn.set(hz, [slot]);
   }
+  const slotRead = readBy(slots.filter(({ region }) => isForChannels(region)));
   const read = slotReader(description);
   const freeSlots = slots.filter((slot) => slot.region.content.kind === 'free');
   return {
@@ -64,6 +70,8 @@ export function fitDevice(
     slots,
     slotAt: new Map(slots.map((slot) => [slot.number, slot])),
     slotsOn,
+    slotRead,
+    readAs: new Map([...slotRead].map(([number, slot]) => [slot.number, number])),
     hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
     freeSlots,
     filled: new Map(
@@ -79,6 +87,28 @@ export function fitDevice(
     roleId,
     shortNames: new Map(),
   };
+}
+
+/**
+ * Places by the number that people read: a label that is a number and no more (050 is 50) goes before one with letters (M50, 23R), and
+ * letters count only where no other place has that number with other letters (R4 beside S4). A zone and a position (1-3) are no number.
+ */
+function readBy(slots: readonly Slot[]): Map<number, Slot> {
+  const bare = new Map<number, Slot[]>();
+  const lettered = new Map<number, Slot[]>();
+  for (const slot of slots) {
+    const runs = slot.label.match(/\d+/g) ?? [];
+    const number = Number(runs[0]);
+    if (runs.length !== 1 || !Number.isSafeInteger(number)) continue;
+    const into = /^\d+$/.test(slot.label) ? bare : lettered;
+    into.set(number, [...(into.get(number) ?? []), slot]);
+  }
+  return new Map(
+    [...new Set([...bare.keys(), ...lettered.keys()])].flatMap((number) => {
+      const [slot, ...others] = bare.get(number) ?? lettered.get(number) ?? [];
+      return slot && others.length === 0 ? [[number, slot] as const] : [];
+    }),
+  );
 }
 
 /** The values a field can take; `undefined` when there is no such field, `unknown` when nobody has looked them up. */

@@ -1,12 +1,13 @@
 import type { Finding } from '../findings/index';
-import type { Channel, Plan, SlotContent } from '../model/index';
+import type { Channel, Plan } from '../model/index';
 import { fitAlerts } from './alerts';
-import { NetworkBlocks } from './belongs';
+import type { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import type { Cell, Fit, WantedSlot } from './image';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, spellable, uniqueName } from './names';
 import type { Placement } from './place';
+import { numberedPlace, roomIn, sameContent } from './room';
 import { fitScan, type ScanPlan } from './scan';
 
 /** What of a plan its fit depends on. */
@@ -16,9 +17,10 @@ export type FitPlan = ScanPlan &
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
- * Where the plan has one number for the fleet, a channel that can sit at its number does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed slot
- * that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder
- * filled. Two channels that come to the very same contents share a slot.
+ * A channel that has a factory place stays there; where the plan has one number for the fleet, a channel that can sit where that is read
+ * does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed
+ * slot that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder filled.
+ * Two channels that come to the very same contents share a slot.
  * @param judgeOne how each channel is judged, where something of it is known from before
  */
 export function fitPlan(
@@ -30,19 +32,26 @@ export function fitPlan(
   const used = new Map<number, WantedSlot>();
   const names = new Set<string>();
   const cells = new Map<string, Cell>();
-  const numbers = plan.numbering?.numbers ?? {};
-  const blocks = new NetworkBlocks(device);
-  for (const judgement of judged) {
-    const placement = atItsNumber(judgement, numbers[judgement.channel.id]);
-    const fits = placement && (placement.slot.fixed || !isAtCapacity(device, used));
-    if (fits && !used.has(placement.slot.number) && blocks.allows(judgement.channel, placement.slot)) {
-      blocks.take(judgement.channel, placement.slot);
-      cells.set(judgement.channel.id, take(device, judgement, placement, used, names));
-    }
+  const room = roomIn(judged, device, plan.channels);
+  for (const judgement of room.turns) {
+    const home = room.homeOf.get(judgement.channel.id);
+    const placement = home && judgement.at(home);
+    if (!placement) continue;
+    const there = used.get(home.number);
+    const cell = there
+      ? share(device, judgement, placement, there, used, plan.channels)
+      : take(device, judgement, placement, used, names);
+    cells.set(judgement.channel.id, cell);
   }
-  for (const judgement of inTurn(judged, device, plan.channels))
+  for (const judgement of judged) {
+    const slot = numberedPlace(judgement, device, room, plan.numbering?.numbers[judgement.channel.id]);
+    const placement = slot && judgement.at(slot);
+    if (placement && !used.has(slot.number))
+      cells.set(judgement.channel.id, take(device, judgement, placement, used, names));
+  }
+  for (const judgement of room.turns)
     if (!cells.has(judgement.channel.id))
-      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, blocks));
+      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, room.blocks));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   const scan = fitScan(plan, device, used);
   const marked = settled.map((cell) => {
@@ -61,35 +70,6 @@ export function fitPlan(
   };
 }
 
-const OUTCOMES = ['talk', 'listen', 'no', 'unknown'] as const;
-const TIERS = ['must', 'should', 'nice'] as const;
-
-/**
- * The order in which channels choose: to talk before to listen, then as in the plan. Where a device cannot hold them all, what must
- * be in goes before what should, whatever is done with it, and each group stays together as far as it goes. A place where the talk
- * key would cover what others listen to is given last.
- */
-function inTurn(
-  judged: readonly Judgement[],
-  { slots, freeSlots, description: { capacity = freeSlots.length } }: FitDevice,
-  channels: readonly Channel[],
-): readonly Judgement[] {
-  const wants = judged.filter(({ outcome }) => outcome === 'talk' || outcome === 'listen');
-  const groups = [...new Set(channels.map(({ groupId }) => groupId))];
-  const isScarce = wants.length > slots.length - freeSlots.length + Math.min(capacity, freeSlots.length);
-  const rank = (judgement: Judgement) => {
-    if (!isScarce) return 0;
-    const { tier, groupId } = judgement.channel;
-    const last = wouldCover(judgement) ? TIERS.length : 0;
-    return (last + TIERS.indexOf(tier)) * (groups.length + 1) + groups.indexOf(groupId);
-  };
-  const ranked = judged.map((judgement) => ({
-    judgement,
-    rank: rank(judgement) * OUTCOMES.length + OUTCOMES.indexOf(judgement.outcome),
-  }));
-  return ranked.sort((a, b) => a.rank - b.rank).map(({ judgement }) => judgement);
-}
-
 /** The group's settings of this kind of set, as far as the set has them; those of its role go before those of all. */
 function wantedSettings(
   { setup, roleSetup }: FitPlan,
@@ -103,13 +83,6 @@ function wantedSettings(
       return index !== undefined && lists[list]?.[index] ? [[id, index]] : [];
     }),
   );
-}
-
-/** Whether a set that only listens on a channel would send there all the same when its talk key is pressed. */
-function wouldCover({ outcome, slots, at }: Judgement): boolean {
-  if (outcome !== 'listen') return false;
-  const best = slots.find((slot) => at(slot) !== undefined);
-  return (best && at(best)?.findings.some(({ code }) => code === 'talk-goes-out-on-output')) ?? false;
 }
 
 /** A group that is in only in part is said on every channel of it that was left out. */
@@ -129,12 +102,6 @@ function sayWhereSplit(cells: readonly Cell[], channels: readonly Channel[]): Ce
     const split: Finding = { code: 'group-split', severity: 'warning', left: left.get(group) ?? 1 };
     return { ...cell, findings: [...cell.findings, split] };
   });
-}
-
-/** The channel at the number that it has across the fleet, where this device can hold it there. */
-function atItsNumber({ slots, at }: Judgement, number: number | undefined): Placement | undefined {
-  const slot = number === undefined ? undefined : slots.find((s) => s.number === number);
-  return slot && at(slot);
 }
 
 function settle(
@@ -292,15 +259,4 @@ function nameIn(
       ...(isTwice ? [{ code: 'name-twice', severity: 'note', name: stored } as const] : []),
     ],
   };
-}
-
-function sameContent(a: SlotContent, b: SlotContent): boolean {
-  return (
-    a.receiveHz === b.receiveHz &&
-    a.transmitHz === b.transmitHz &&
-    a.transmitTone === b.transmitTone &&
-    a.receiveTone === b.receiveTone &&
-    a.powerW === b.powerW &&
-    a.bandwidth === b.bandwidth
-  );
 }

@@ -8,6 +8,7 @@ export type { Verdict } from './judge';
 export * from './kinds';
 export * from './names';
 export * from './numbering';
+export * from './otherNumbers';
 export * from './pickedTone';
 export * from './refit';
 export * from './together';

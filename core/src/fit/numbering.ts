@@ -1,8 +1,10 @@
 import type { Channel, Description, Plan, Unit } from '../model/index';
 import { assign } from './assignment';
 import type { FitDevice } from './device';
-import { type FitPolicy, type Judgement, judge } from './judge';
+import { fitPlan } from './fit';
+import type { FitPolicy } from './judge';
 import { unitKinds } from './kinds';
+import { easeOf, type Reached, reachOf, worthOf } from './worth';
 
 /** Devices that are alike, and how much they count: as many as there are, or as the group weighs them. */
 export interface NumberingKind {
@@ -24,13 +26,15 @@ export interface Numbered {
   readonly kept: boolean;
   /** What the pin costs: how much more would be reached without it, in the units of `total`. */
   readonly price: number;
-  /** The kinds that hold it at another number, by key. */
-  readonly elsewhere: readonly string[];
+  /** How many of those there can talk. */
+  readonly talking: number;
+  /** The kinds that hold it at another place, by key, and the label of the factory place that it keeps there. */
+  readonly elsewhere: readonly { readonly key: string; readonly home: string | null }[];
 }
 
 export interface Numbering {
   readonly channels: readonly Numbered[];
-  /** Σ of weight × value over the devices that find a channel at its number, with the bonus for numbers that stay. */
+  /** Σ over the channels of what the sets gain that find it at its number, and of what the number is worth by itself, in points. */
   readonly total: number;
   /** No numbering with these pins can have more. */
   readonly bound: number;
@@ -50,16 +54,11 @@ export interface NumberingWishes {
   readonly pins: Readonly<Record<string, number>>;
 }
 
-/** What a channel is worth at the same place, by its tier. Common practice; the proportions are ours. */
-const VALUE: Readonly<Record<Channel['tier'], number>> = { must: 3, should: 2, nice: 1 };
-/** Gains count double, so that half of one, the bonus for a number that stays, is a whole number too. */
-const WHOLE = 2;
-
 /**
- * Chooses one number for each channel across a fleet, such that as many devices as possible (by weight and the channel's tier)
- * hold it at that number. Distinct numbers n(c); the gain of a channel at a number is the weight of the devices that can hold it
- * there times its value, doubled, plus half of that where it is the number of the last revision: a channel moves only when more
- * than half as much again is gained. The sum of gains is greatest, exactly, and the bound proves it.
+ * Chooses one number for each channel across a fleet, such that as many people as possible read it on the set in their hand. Distinct
+ * numbers n(c); the gain of a channel at a number is what it is worth to the sets on which the fit puts it where that number is read
+ * (`worthOf`), plus what the number is worth by itself. A channel moves from its last number only when more than half as much again is
+ * gained. The sum of gains is greatest, exactly, and the bound proves it. Sets keep factory places that already are the channel.
  * Among numberings of the same sum, the channels that come first in the plan have the lower numbers.
  */
 export function numberFleet(
@@ -68,17 +67,17 @@ export function numberFleet(
   wishes: NumberingWishes,
 ): Numbering {
   const problem = numberingProblem(plan, kinds, wishes);
-  const { gain, numbers, columnOfNumber, pinned } = problem;
-  const best = solve(gain, numbers.length, pins(plan.channels, pinned.pins, columnOfNumber));
+  const { pinned } = problem;
+  const best = solveHeld(problem, pinned.pins);
   const price = ({ id }: Channel) => {
     const { [id]: _, ...others } = pinned.pins;
-    return solve(gain, numbers.length, pins(plan.channels, others, columnOfNumber)).total - best.total;
+    return solveHeld(problem, others).total - best.total;
   };
   return {
     channels: numberedRows(problem, best.columnOf, wishes, price),
     total: best.total,
     bound: best.bound,
-    firstFit: firstFitTotal(plan.channels, kinds, problem.reach),
+    firstFit: firstFitTotal(plan, kinds, problem, wishes.last),
     findings: pinned.findings,
   };
 }
@@ -91,7 +90,6 @@ export interface NumberingProblem {
   /** The numbers that can be chosen, ascending: the columns of `gain`. */
   readonly numbers: readonly number[];
   readonly columnOfNumber: ReadonlyMap<number, number>;
-  readonly able: readonly ReadonlyMap<number, Holding>[];
   readonly gain: readonly (readonly number[])[];
   readonly pinned: {
     readonly pins: Readonly<Record<string, number>>;
@@ -105,13 +103,12 @@ export function numberingProblem(
   kinds: readonly NumberingKind[],
   wishes: NumberingWishes,
 ): NumberingProblem {
-  // By kind and channel, the numbers at which it can be held.
-  const reach = kinds.map(({ device }) =>
-    plan.channels.map((channel) => numbersFor(device, judge(device, channel, plan))),
+  const reach = kinds.map(({ device }) => reachOf(device, plan));
+  const found = plan.channels.map(
+    (_, row) => new Set(reach.flatMap((ofKind) => [...(ofKind[row]?.found.keys() ?? [])])),
   );
-  const able = plan.channels.map((_, row) => holders(row, kinds, reach));
   const numbers = [
-    ...new Set([...able.flatMap((byNumber) => [...byNumber.keys()]), ...Object.values(wishes.pins)]),
+    ...new Set([...found.flatMap((ofChannel) => [...ofChannel]), ...Object.values(wishes.pins)]),
   ].sort((a, b) => a - b);
   return {
     channels: plan.channels,
@@ -119,36 +116,40 @@ export function numberingProblem(
     reach,
     numbers,
     columnOfNumber: new Map(numbers.map((number, column) => [number, column])),
-    able,
-    gain: plan.channels.map((channel, i) => gainsOf(channel, able[i] ?? new Map(), numbers, wishes.last)),
-    pinned: readPins(plan.channels, wishes.pins, able),
+    gain: plan.channels.map((channel, row) => gainsOf(channel, row, kinds, reach, numbers, wishes.last)),
+    pinned: readPins(plan.channels, wishes.pins, found),
   };
 }
 
 /** What an assignment of columns comes to, channel by channel. */
 export function numberedRows(
-  { channels, kinds, numbers, able, gain, pinned }: NumberingProblem,
+  { channels, kinds, reach, numbers, gain, pinned }: NumberingProblem,
   columnOf: readonly (number | undefined)[],
   wishes: NumberingWishes,
   priceOf: (channel: Channel) => number,
 ): Numbered[] {
   return channels.map((channel, row): Numbered => {
     const column = columnOf[row] ?? numbers.length;
-    const holds = able[row] ?? new Map<number, Holding>();
-    const all = new Set([...holds.values()].flatMap(({ keys }) => keys));
     const isPinned = channel.id in pinned.pins;
     const gains = (gain[row]?.[column] ?? 0) > 0 || isPinned;
     const number = column < numbers.length && gains ? (numbers[column] ?? null) : null;
-    const at = number === null ? undefined : holds.get(number);
+    const held = kinds.flatMap(({ key, weight }, k) => {
+      const reached = reach[k]?.[row];
+      if (!reached?.holds) return [];
+      const found = number === null ? undefined : reached.found.get(number);
+      return [{ key, weight, home: reached.home?.label ?? null, found }];
+    });
+    const weigh = (those: typeof held) => those.reduce((sum, { weight }) => sum + weight, 0);
     return {
       channelId: channel.id,
       number,
-      there: at?.weight ?? 0,
-      able: kinds.filter(({ key }) => all.has(key)).reduce((sum, { weight }) => sum + weight, 0),
+      there: weigh(held.filter(({ found }) => found)),
+      talking: weigh(held.filter(({ found }) => found?.talks)),
+      able: weigh(held),
       pinned: isPinned,
       kept: number !== null && wishes.last[channel.id] === number,
       price: isPinned ? priceOf(channel) : 0,
-      elsewhere: [...all].filter((key) => !at?.keys.includes(key)),
+      elsewhere: held.flatMap(({ key, home, found }) => (found ? [] : [{ key, home }])),
     };
   });
 }
@@ -175,53 +176,28 @@ export function numberingWishes({ numbering }: Pick<Plan, 'numbering'>): Numberi
   return { last, pins: Object.fromEntries(pins) };
 }
 
-interface Holding {
-  readonly keys: string[];
-  weight: number;
-}
+/** By kind and channel, where it can be found. */
+type Reach = readonly (readonly Reached[])[];
 
-/** By kind and channel, memory numbers. */
-type Reach = readonly (readonly (readonly number[])[])[];
-
-/** For one channel: which kinds can hold it at which number. */
-function holders(row: number, kinds: readonly NumberingKind[], reach: Reach): Map<number, Holding> {
-  const found = new Map<number, Holding>();
-  kinds.forEach(({ key, weight }, k) => {
-    for (const number of reach[k]?.[row] ?? []) {
-      const there = found.get(number) ?? { keys: [], weight: 0 };
-      there.keys.push(key);
-      there.weight += weight;
-      found.set(number, there);
-    }
-  });
-  return found;
-}
-
-/** The memory numbers at which a device can hold a channel. In a region whose slots are alike one answers for all of them. */
-export function numbersFor(device: FitDevice, judgement: Judgement): number[] {
-  if (judgement.outcome !== 'talk' && judgement.outcome !== 'listen') return [];
-  const alike = new Map<string, boolean>();
-  return judgement.slots.flatMap((slot) => {
-    const isAlike =
-      slot.region.content.kind === 'free' &&
-      device.description.fields.every((f) => slot.settable.includes(f.id));
-    if (!isAlike) return judgement.at(slot) ? [slot.number] : [];
-    const known = alike.get(slot.region.id) ?? judgement.at(slot) !== undefined;
-    alike.set(slot.region.id, known);
-    return known ? [slot.number] : [];
-  });
-}
-
+/** What a channel is worth at each number: what every set gains that finds it there, and what the number is worth by itself. */
 function gainsOf(
   channel: Channel,
-  holds: ReadonlyMap<number, Holding>,
+  row: number,
+  kinds: readonly NumberingKind[],
+  reach: Reach,
   numbers: readonly number[],
   last: Readonly<Record<string, number>>,
 ): number[] {
-  const value = VALUE[channel.tier];
   return numbers.map((number) => {
-    const weight = holds.get(number)?.weight ?? 0;
-    return weight * value * (last[channel.id] === number ? WHOLE + 1 : WHOLE);
+    let sum = 0;
+    let isFound = false;
+    kinds.forEach(({ weight }, k) => {
+      const found = reach[k]?.[row]?.found.get(number);
+      if (!found) return;
+      isFound = true;
+      sum += weight * worthOf(channel, found, last[channel.id] === number);
+    });
+    return isFound ? sum + easeOf(number) : 0;
   });
 }
 
@@ -229,7 +205,7 @@ function gainsOf(
 function readPins(
   channels: readonly Channel[],
   wanted: Readonly<Record<string, number>>,
-  able: readonly ReadonlyMap<number, Holding>[],
+  found: readonly ReadonlySet<number>[],
 ): { pins: Record<string, number>; findings: Numbering['findings'] } {
   const pins: Record<string, number> = {};
   const findings: Numbering['findings'][number][] = [];
@@ -238,7 +214,7 @@ function readPins(
     const number = wanted[id];
     if (number === undefined) return;
     if (taken.has(number)) findings.push({ code: 'pin-twice', channelId: id, number });
-    else if (!able[row]?.has(number)) findings.push({ code: 'pin-impossible', channelId: id, number });
+    else if (!found[row]?.has(number)) findings.push({ code: 'pin-impossible', channelId: id, number });
     else {
       taken.add(number);
       pins[id] = number;
@@ -247,16 +223,22 @@ function readPins(
   return { pins, findings };
 }
 
-function pins(
-  channels: readonly Channel[],
+/** The best numbering of a problem with some channels held to a number that is among its numbers. */
+export function solveHeld(
+  { channels, gain, numbers, columnOfNumber }: NumberingProblem,
   wanted: Readonly<Record<string, number>>,
-  columnOfNumber: ReadonlyMap<number, number>,
-): ReadonlyMap<number, number> {
-  return new Map(
-    channels.flatMap(({ id }, row) => {
-      const column = wanted[id] === undefined ? undefined : columnOfNumber.get(wanted[id]);
-      return column === undefined ? [] : [[row, column] as const];
-    }),
+): { columnOf: readonly number[]; total: number; bound: number } {
+  const held = channels.flatMap(({ id }, row) => {
+    const column = wanted[id] === undefined ? undefined : columnOfNumber.get(wanted[id]);
+    return column === undefined ? [] : [[row, column] as const];
+  });
+  return solve(gain, numbers.length, new Map(held));
+}
+
+/** The numbers of a numbering by channel, as a plan keeps them. */
+export function numbersOf({ channels }: Pick<Numbering, 'channels'>): Record<string, number> {
+  return Object.fromEntries(
+    channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
   );
 }
 
@@ -293,20 +275,23 @@ function solve(
 }
 
 /** What is reached when every device takes its own first slots: still the best single number for each channel among those. */
-function firstFitTotal(channels: readonly Channel[], kinds: readonly NumberingKind[], reach: Reach): number {
-  const takes = channels.map(() => new Map<number, number>());
-  kinds.forEach(({ weight }, k) => {
-    const used = new Set<number>();
-    takes.forEach((take, row) => {
-      const number = reach[k]?.[row]?.find((one) => !used.has(one));
-      if (number === undefined) return;
-      used.add(number);
-      take.set(number, (take.get(number) ?? 0) + weight);
+function firstFitTotal(
+  plan: Pick<Plan, 'channels'> & FitPolicy,
+  kinds: readonly NumberingKind[],
+  { numbers, reach }: NumberingProblem,
+  last: NumberingWishes['last'],
+): number {
+  const unnumbered = { ...plan, numbering: null };
+  const taken = kinds.map(({ device }, k) => {
+    return fitPlan(unnumbered, device).cells.map(({ slot }, row): Reached => {
+      const number = slot ? device.readAs.get(slot.number) : undefined;
+      const reached = reach[k]?.[row];
+      const found = number === undefined ? undefined : reached?.found.get(number);
+      return { holds: true, home: null, found: new Map(found ? [[number as number, found]] : []) };
     });
   });
-  const numbers = [...new Set(takes.flatMap((take) => [...take.keys()]))];
-  const gain = channels.map(({ tier }, row) =>
-    numbers.map((number) => (takes[row]?.get(number) ?? 0) * VALUE[tier] * WHOLE),
-  );
-  return solve(gain, numbers.length, new Map()).total;
+  const isTaken = new Set(taken.flatMap((ofKind) => ofKind.flatMap(({ found }) => [...found.keys()])));
+  const used = numbers.filter((number) => isTaken.has(number));
+  const gain = plan.channels.map((channel, row) => gainsOf(channel, row, kinds, taken, used, last));
+  return solve(gain, used.length, new Map()).total;
 }

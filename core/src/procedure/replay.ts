@@ -2,7 +2,7 @@ import type { Finding } from '../findings/index';
 import type { Description, Memory } from '../model/index';
 import { VirtualDevice, type Whereabouts } from './device/device';
 import type { KeyEvent } from './events';
-import { doRuns, showsWords } from './runs';
+import { doRuns, handMs, showsWords } from './runs';
 import type { SheetStep } from './step';
 
 /** How fast somebody works through a sheet, in milliseconds between the keys of a step and between steps. */
@@ -15,6 +15,12 @@ export interface Pace {
 /** Somebody who knows the keys, and somebody who looks for each (common practice, no source). */
 export const CALM: Pace = { name: 'calm', betweenKeysMs: 300, betweenStepsMs: 1500 };
 export const SLOW: Pace = { name: 'slow', betweenKeysMs: 800, betweenStepsMs: 4500 };
+
+/** How long steps take at a pace, in minutes; where presses depend on what the set holds, on average. */
+export function minutesAt(steps: readonly Replayable[], pace: Pace): number {
+  const ms = steps.reduce((sum, { runs }) => sum + handMs(runs, pace.betweenKeysMs) + pace.betweenStepsMs, 0);
+  return ms / 60_000;
+}
 
 /** What a step needs to be done over again. */
 export type Replayable = Pick<SheetStep, 'runs' | 'promises'>;

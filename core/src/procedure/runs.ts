@@ -80,6 +80,21 @@ export function pressesOf(runs: readonly Run[]): { mean: number; most: number } 
   return { mean, most };
 }
 
+/** How long a hand needs for the runs of a step, in milliseconds, with so long between two keys. */
+export function handMs(runs: readonly Run[], betweenKeysMs: number): number {
+  let [ms, done] = [0, 0];
+  for (const run of runs) {
+    if (run.do === 'power') {
+      ms += POWER_MS;
+      continue;
+    }
+    const times = run.do === 'press' ? run.times : run.do === 'until' ? run.mean : 1;
+    ms += times * (run.do === 'wait' ? run.ms : (run.heldMs ?? TAP_MS));
+    done += times;
+  }
+  return ms + Math.max(0, done - 1) * betweenKeysMs;
+}
+
 /**
  * Does runs with a hand that reads the display.
  * @param take lets one event happen; @param screen what is shown now; @param betweenKeysMs the pause before each key but the first

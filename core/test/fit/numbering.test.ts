@@ -1,20 +1,29 @@
 import {
   assign,
-  fitBoard,
   fitDevice,
   fitPlan,
+  type Numbering,
   type NumberingKind,
   numberFleet,
   numberingProblem,
+  numbersOf,
   numberTogether,
+  otherNumbers,
   provenBound,
 } from '@umbrex/core/fit';
-import { type Channel, type Description, DescriptionSchema, type Plan } from '@umbrex/core/model';
+import { chanceOf, completed, unknownMemory } from '@umbrex/core/memory';
+import {
+  type Channel,
+  type Description,
+  DescriptionSchema,
+  factoryMemory,
+  type Plan,
+} from '@umbrex/core/model';
 import fc from 'fast-check';
 import highs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
-import { anyPlan, channel, OSTREL, plan, unit, uuid } from '../support/plans';
+import { anyPlan, channel, plan, uuid } from '../support/plans';
 
 const gains = (most = 6) =>
   fc.integer({ min: 1, max: most }).chain((rows) =>
@@ -134,15 +143,67 @@ const kindOf = (description: Description, weight = 1): NumberingKind => ({
   weight,
 });
 const none = { last: {}, pins: {} };
+const repeater = (name: string, output: number, input: number, more: Partial<Channel> = {}) =>
+  channel(name, output, input, { bandwidth: 'wide', ...more });
+/** One place more, that is a channel from the factory, under a letter. */
+function withFactoryPlace(description: Description): Description {
+  const [hz] = [462_550_000];
+  const fixed = {
+    ...(description.regions[0] as Description['regions'][number]),
+    id: 'made',
+    first: 90,
+    count: 1,
+    size: 1,
+    stride: 1,
+    label: 'R{position}',
+    content: {
+      kind: 'fixed' as const,
+      channels: [{ receiveHz: hz, transmitHz: 467_550_000, bandwidth: 'wide' as const }],
+    },
+    keypad: description.fields
+      .filter(({ holds }) => holds !== 'receiveHz' && holds !== 'offsetHz')
+      .map((f) => f.id),
+  };
+  return DescriptionSchema.parse({ ...description, regions: [...description.regions, fixed] });
+}
+/** A network scanner of three blocks with two places each, whose places are read by their number: 1-2, 3-4, 5-6. */
+const blocksOfTwo = DescriptionSchema.parse({
+  ...(({ behaviour: _b, recipes: _r, keyMap: _k, ...rest }) => rest)(shipped('network-scanner')),
+  id: 'blocks-of-two',
+  regions: shipped('network-scanner')
+    .regions.filter(({ content }) => content.kind === 'free')
+    .map((region) => ({
+      ...region,
+      first: 1,
+      count: 6,
+      size: 2,
+      stride: 2,
+      banks: ['A', 'B', 'C'],
+      label: '{number}',
+    })),
+});
+const sorted = (sort: string, n: number): Channel =>
+  sort === 'talk'
+    ? gmrs(`T${n}`, n)
+    : sort === 'listen'
+      ? channel(`L${n}`, 462.6 + n * 0.05, null, { service: 'gmrs' })
+      : sort === 'fixed'
+        ? repeater(`F${n}`, 462.55, 467.55, { service: 'gmrs', transmitTone: n % 2 ? '100.0' : '131.8' })
+        : channel(`${sort} ${n}`, 771.1 + n * 0.1, null, {
+            mode: 'digital',
+            service: 'other',
+            trunk: { network: sort, carries: 'control', isLocal: true },
+          });
 const gmrs = (name: string, n: number, tier: Channel['tier'] = 'should') =>
   channel(name, 462.5625 + 0.025 * n, 462.5625 + 0.025 * n, { id: uuid(700 + n), tier, bandwidth: 'narrow' });
 
 describe('one number for each channel across a fleet', () => {
   it('five channels, four sets, the sum written out', () => {
-    // Sets: P holds 1-2 (three of them), Q holds 2-4, R holds 4-5, S holds 1-5. Values: must 3, should 2, nice 1; gains count double.
+    // Sets: P holds 1-2 (three of them), Q holds 2-4, R holds 4-5, S holds 1-5. P and R have two places: C, which must be in, and B, the
+    // first that should; Q takes D too. Values: must 3, should 2, nice 1; ten times as much to talk; gains count double.
     // By number, the weight of the sets that have it: 1: P3+S = 4, 2: P3+Q+S = 5, 3: Q+S = 2, 4: Q+R+S = 3, 5: R+S = 2.
-    // The two highest values go to 2 and 1, the next ones to 4 and one of 3 and 5:
-    // must at 2: 2·3·5 = 30, should at 1: 2·2·4 = 16, should at 4: 2·2·3 = 12, nice at 3: 2·1·2 = 4, nice at 5: 4. Sum 66.
+    // C at 2: 2·30·5 = 300, B at 1: 2·20·4 = 160, D at 4 on Q and S: 2·20·2 = 80, A and E on S alone: 2·10 each; a number of one
+    // figure is worth 6 by itself: 5·6. Sum 610.
     const fleet = [
       kindOf(freeSet('set-p', 1, 2), 3),
       kindOf(freeSet('set-q', 2, 3)),
@@ -157,16 +218,16 @@ describe('one number for each channel across a fleet', () => {
       gmrs('E', 4, 'nice'),
     ];
     const found = numberFleet(plan(five), fleet, none);
-    expect([found.total, found.bound]).toEqual([66, 66]);
+    expect([found.total, found.bound]).toEqual([610, 610]);
     expect(found.channels.map(({ number }) => number)).toEqual([3, 1, 2, 4, 5]);
     expect(found.channels.map(({ there, able }) => [there, able])).toEqual([
-      [2, 6],
+      [1, 1],
       [4, 6],
       [5, 6],
-      [3, 6],
-      [2, 6],
+      [2, 2],
+      [1, 1],
     ]);
-    expect(found.channels[2]?.elsewhere).toEqual(['set-r']);
+    expect(found.channels[2]?.elsewhere).toEqual([{ key: 'set-r', home: null }]);
   });
   it('keeps a number unless a change gains more than half as much again', () => {
     const [a] = [gmrs('A', 0)];
@@ -183,9 +244,9 @@ describe('one number for each channel across a fleet', () => {
     const free = numberFleet(plan([a, b]), fleet, none);
     const held = numberFleet(plan([a, b]), fleet, { last: {}, pins: { [a.id]: 5, [b.id]: 9 } });
     expect(held.channels[0]).toMatchObject({ number: 5, pinned: true, there: 1 });
-    // A at 5 is held by one of five: 2·2·1; B takes 3, held by all: 2·2·5. Without the pin: 3 and 1, 2·2·5 + 2·2·4.
-    expect([held.total, free.total]).toEqual([24, 36]);
-    expect(held.channels[0]?.price).toBe(12);
+    // A at 5 is held by one of five: 2·20·1; B takes 3, held by all: 2·20·5. Without the pin: 3 and 1, 2·20·5 + 2·20·4. Each has one figure.
+    expect([held.total, free.total]).toEqual([240 + 12, 360 + 12]);
+    expect(held.channels[0]?.price).toBe(120);
     expect(held.findings).toEqual([{ code: 'pin-impossible', channelId: b.id, number: 9 }]);
     const twice = numberFleet(plan([a, b]), fleet, { last: {}, pins: { [a.id]: 3, [b.id]: 3 } });
     expect(twice.findings).toEqual([{ code: 'pin-twice', channelId: b.id, number: 3 }]);
@@ -216,22 +277,169 @@ describe('one number for each channel across a fleet', () => {
       ),
       { numRuns: 60 },
     ));
-  it('is where the fit then puts each channel that can sit there', () => {
-    const found = numberFleet(OSTREL, fleetOf([4, 6, 5]), none);
-    const numbers = Object.fromEntries(
-      found.channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
-    );
-    const numbered = { ...OSTREL, numbering: { numbers, pins: [] } };
-    const units = SHIPPED.map((d, i) => unit(i, d.id));
-    for (const kind of fitBoard(numbered, units, SHIPPED).kinds)
-      for (const cell of kind.cells) {
-        const wanted = found.channels.find(({ channelId }) => channelId === cell.channelId);
-        if (!cell.slot || wanted?.number == null || wanted.elsewhere.includes(kind.key)) continue;
-        if (cell.findings.some(({ code }) => code === 'slot-shared')) continue;
-        expect(cell.slot.number, cell.channelId).toBe(wanted.number);
-      }
+  it('promises what the fit then does: as many sets read it there as it says, on any plan and on held sets', () =>
+    fc.assert(
+      fc.property(anyPlan, fc.integer({ min: 1, max: 1000 }), (any, seed) => {
+        const chance = chanceOf(seed);
+        const fleet = SHIPPED.map((d, i): NumberingKind => {
+          const isHeld = i % 2 === 1;
+          const memory = isHeld ? completed(d, unknownMemory(d), chance) : factoryMemory(d);
+          return { key: d.id, device: fitDevice(d, memory), weight: 1 + (i % 4) };
+        });
+        expectAsPromised(any, fleet, numberFleet(any, fleet, none));
+      }),
+      { numRuns: 30 },
+    ));
+  it('the best of it is the best of all numberings, each of them fitted and counted: capacity, networks, factory places', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('talk', 'listen', 'north', 'south', 'fixed'), {
+          minLength: 1,
+          maxLength: 4,
+        }),
+        fc.array(fc.constantFrom('must', 'should', 'nice'), { minLength: 4, maxLength: 4 }),
+        fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 5, maxLength: 5 }),
+        (sorts, tiers, weights) => {
+          const few = plan(
+            sorts.map((sort, n) => ({ ...sorted(sort, n), tier: tiers[n] ?? 'nice', id: uuid(900 + n) })),
+          );
+          const fleet = [
+            freeSet('wide', 1, 4),
+            freeSet('high', 3, 3),
+            { ...freeSet('full', 1, 4), capacity: 2 },
+            withFactoryPlace(freeSet('made', 2, 3)),
+            blocksOfTwo,
+          ].map((d, i) => kindOf(d, weights[i]));
+          const found = numberFleet(few, fleet, none);
+          expectAsPromised(few, fleet, found);
+          expect(found.bound).toBe(found.total);
+          expect(found.total).toBe(bestOf(few, fleet));
+        },
+      ),
+      { numRuns: 60 },
+    ));
+  it('a set keeps a factory place that is the channel already, and says under which label', () => {
+    const north = repeater('North', 462.55, 467.55, { id: uuid(990) });
+    const fleet = [kindOf(shipped('page-handheld'), 9), kindOf(shipped('guided-handheld'), 2)];
+    const found = numberFleet(plan([north]), fleet, none);
+    expect(found.channels[0]).toMatchObject({
+      number: 1,
+      there: 2,
+      elsewhere: [{ key: 'page-handheld', home: 'R1' }],
+    });
+  });
+  it('another number is what holding it fast would give, and says who moves for it', () =>
+    fc.assert(
+      fc.property(anyPlan, (any) => {
+        const fleet = fleetOf([3, 1, 2]);
+        const free = numberFleet(any, fleet, none);
+        const one = any.channels[0];
+        if (!one) return;
+        const others = otherNumbers(any, fleet, none, one.id);
+        expect(others.map(({ number }) => number)).not.toContain(free.channels[0]?.number);
+        for (const { number, numbers, lessPoints, there, moves } of others) {
+          const held = numberFleet(any, fleet, { last: {}, pins: { [one.id]: number } });
+          expect(numbersOf(held)).toEqual(numbers);
+          expect(free.total - held.total).toBe(lessPoints);
+          expect(held.channels[0]).toMatchObject({ number, there });
+          const before = numbersOf(free);
+          expect(moves).toEqual(
+            any.channels.slice(1).flatMap(({ id }) => (before[id] === numbers[id] ? [] : [id])),
+          );
+        }
+      }),
+      { numRuns: 20 },
+    ));
+  it('sets that only listen do not drive away from those that talk', () => {
+    const one = gmrs('A', 0);
+    const fleet = [kindOf(freeSet('talks', 7, 1), 2), kindOf(shipped('wideband-receiver'), 9)];
+    expect(numberFleet(plan([one]), fleet, none).channels[0]).toMatchObject({
+      number: 7,
+      talking: 2,
+      there: 11,
+    });
+  });
+  it('is what people read: a label with a zone is no number, one letter is where it is the only one', () => {
+    const read = (id: string) => [...fitDevice(shipped(id)).slotRead].map(([n, { label }]) => [n, label]);
+    expect(read('bank-scanner')).toEqual([]);
+    // R4, S4 and L4 are three fours; S15 to S22 are the only ones.
+    expect(read('page-handheld').slice(0, 9)).toEqual([
+      ...[15, 16, 17, 18, 19, 20, 21, 22].map((n) => [n, `S${n}`]),
+      [45, 'M45'],
+    ]);
+    // A five is 5, and not P5.
+    expect(read('preset-radio').slice(3, 6)).toEqual([
+      [4, '4'],
+      [5, '5'],
+      [6, '6'],
+    ]);
+    expect(read('preset-radio').at(-1)).toEqual([40, 'P40']);
+    // On an alert radio AREA 3 is no channel.
+    expect(read('menu-alert').map(([, label]) => label)).toEqual([
+      'CH1',
+      'CH2',
+      'CH3',
+      'CH4',
+      'CH5',
+      'CH6',
+      'CH7',
+    ]);
   });
 });
+
+/** The plan with a numbering. */
+const numbered = (any: Plan, numbers: Readonly<Record<string, number>>): Plan => ({
+  ...any,
+  numbering: { numbers: { ...numbers }, pins: [] },
+});
+/** Counts on the fits themselves who reads each channel at its number, and who talks there. */
+function countedOn(any: Plan, fleet: readonly NumberingKind[]) {
+  const numbers = any.numbering?.numbers ?? {};
+  const counts = any.channels.map(() => ({ there: 0, talking: 0 }));
+  for (const { device, weight } of fleet)
+    fitPlan(any, device).cells.forEach((cell, row) => {
+      const count = counts[row];
+      const number = numbers[cell.channelId];
+      if (!count || !cell.slot || number === undefined) return;
+      if (device.slotRead.get(number)?.number !== cell.slot.number) return;
+      count.there += weight;
+      if (cell.verdict !== 'listen') count.talking += weight;
+    });
+  return counts;
+}
+
+function expectAsPromised(any: Plan, fleet: readonly NumberingKind[], found: Numbering): void {
+  const counts = countedOn(numbered(any, numbersOf(found)), fleet);
+  expect(counts.map(({ there, talking }) => [there, talking])).toEqual(
+    found.channels.map(({ there, talking }) => [there, talking]),
+  );
+}
+
+/** Every numbering of a few channels by 1 to 6, fitted, and what it comes to by hand: none of these sets asks for more values anywhere. */
+function bestOf(any: Plan, fleet: readonly NumberingKind[]): number {
+  let best = 0;
+  const walk = (row: number, numbers: Record<string, number>): void => {
+    const one = any.channels[row];
+    if (!one) {
+      const counts = countedOn(numbered(any, numbers), fleet);
+      const points = any.channels.map(({ tier }, i) => {
+        const { there = 0, talking = 0 } = counts[i] ?? {};
+        const value = { must: 3, should: 2, nice: 1 }[tier];
+        return there === 0 ? 0 : 2 * value * (10 * talking + (there - talking)) + 6;
+      });
+      best = Math.max(
+        best,
+        points.reduce((a, b) => a + b, 0),
+      );
+      return;
+    }
+    walk(row + 1, numbers);
+    for (let n = 1; n <= 6; n++)
+      if (!Object.values(numbers).includes(n)) walk(row + 1, { ...numbers, [one.id]: n });
+  };
+  walk(0, {});
+  return best;
+}
 
 describe('more channels than places', () => {
   const small = freeSet('small-set', 1, 4);
@@ -343,12 +551,12 @@ describe('groups kept in a row', () => {
     const many = plan(mixed(8));
     const pins = { [uuid(810)]: 7 };
     const found = numberTogether(many, fleet(), { last: {}, pins }, [ONE, TWO], await solved());
-    const numbersOf = (groupId: string) =>
+    const numbersIn = (groupId: string) =>
       many.channels.flatMap(({ id, groupId: of }) =>
         of === groupId ? (found?.channels.find(({ channelId }) => channelId === id)?.number ?? []) : [],
       );
     for (const groupId of [ONE, TWO]) {
-      const taken = numbersOf(groupId);
+      const taken = numbersIn(groupId);
       expect(new Set(taken).size).toBe(taken.length);
       expect(Math.max(...taken) - Math.min(...taken)).toBeLessThan(4);
     }

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { LoadedAlike } from '@umbrex/core/effort';
 import { hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
@@ -10,6 +11,7 @@ import {
   ownPlaces,
   type Prepared,
   proofOf,
+  type UnitState,
   withProof,
 } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
@@ -43,7 +45,6 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
   const planMark = markOf(plan);
   const kindMarks = new Map<string, string>();
   return ({ description }, unit) => {
-    const { keeps, holds, accepts, carries, roleId, pickedTone, start, names: naming } = unit;
     const others = calledBy(desk, description, unit);
     const names = hasIdentity(description)
       ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
@@ -51,7 +52,7 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
     // By content, not by version: a corrected description is another one, whatever its number.
     const kindMark = kindMarks.get(description.id) ?? markOf(description);
     kindMarks.set(description.id, kindMark);
-    const own = JSON.stringify([keeps, holds, accepts, carries, roleId, pickedTone, start, naming, names]);
+    const own = JSON.stringify([stateOf(unit), names]);
     return sheets.of([planMark, kindMark, own].join(' '), () => {
       const composed = compose(plan, description, unit, others);
       const { now, wanted, sheet } = composed;
@@ -60,6 +61,24 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
       return withProof(description, composed, proof);
     });
   };
+}
+
+/** What of a unit its sheet depends on, besides whom it can call. */
+function stateOf({ keeps, holds, accepts, carries, roleId, pickedTone, start, names }: Unit): UnitState {
+  return { keeps, holds, accepts, carries, roleId, pickedTone, start, names };
+}
+
+/** The fleet as it is loaded: sets of a kind of which the same is known, and how many there are. */
+export function loadedAlike({ units, descriptions }: Desk): LoadedAlike[] {
+  const alike = new Map<string, LoadedAlike>();
+  for (const { unit } of units) {
+    const found = descriptions.find(({ description }) => description.id === unit.descriptionId);
+    if (!found) continue;
+    const mark = JSON.stringify([unit.descriptionId, stateOf(unit)]);
+    const count = (alike.get(mark)?.count ?? 0) + 1;
+    alike.set(mark, { description: found.description, unit: stateOf(unit), count });
+  }
+  return [...alike.values()];
 }
 
 const markOf = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex');

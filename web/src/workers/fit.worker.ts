@@ -5,6 +5,8 @@ import {
   type NumberingWishes,
   numberFleet,
   numberingKinds,
+  type OtherNumber,
+  otherNumbers,
 } from '@umbrex/core/fit';
 import type { Description, Plan, Unit } from '@umbrex/core/model';
 import { expose } from 'comlink';
@@ -19,6 +21,13 @@ const job = {
     descriptions: readonly Description[],
     wishes: NumberingWishes,
   ): Numbering => numberFleet(plan, numberingKinds(units, descriptions), wishes),
+  otherNumbers: (
+    plan: Plan,
+    units: readonly Unit[],
+    descriptions: readonly Description[],
+    wishes: NumberingWishes,
+    channelId: string,
+  ): OtherNumber[] => otherNumbers(plan, numberingKinds(units, descriptions), wishes, channelId),
 };
 export type FitJob = typeof job;
 expose(job);

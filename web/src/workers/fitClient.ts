@@ -1,4 +1,4 @@
-import type { Board, Numbering, NumberingWishes } from '@umbrex/core/fit';
+import type { Board, Numbering, NumberingWishes, OtherNumber } from '@umbrex/core/fit';
 import type { Description, Plan, Unit } from '@umbrex/core/model';
 import { type Remote, wrap } from 'comlink';
 import type { FitJob } from './fit.worker';
@@ -24,4 +24,15 @@ export function numberInWorker(
   wishes: NumberingWishes,
 ): Promise<Numbering> {
   return job().number(plan, units, descriptions, wishes);
+}
+
+/** The next best numbers for one channel, in the worker. */
+export function otherNumbersInWorker(
+  plan: Plan,
+  units: readonly Unit[],
+  descriptions: readonly Description[],
+  wishes: NumberingWishes,
+  channelId: string,
+): Promise<OtherNumber[]> {
+  return job().otherNumbers(plan, units, descriptions, wishes, channelId);
 }

@@ -12,9 +12,10 @@ export function NumberDeskView(props: Props) {
     <div className="max-w-5xl px-5 py-4 max-md:px-3">
       <h1 className="text-xl font-bold">Numbers</h1>
       <p className="muted max-w-prose">
-        One number for each channel, so that as many as possible find it at the same place whatever set they
-        hold. Channels that weigh more and kinds of which there are more count more; a number that people know
-        moves only when more than half as much again is gained.
+        One number for each channel, so that as many as possible read the same one whatever set they hold.
+        Sets that talk count ten times those that only listen, what must be in counts more, and short and
+        round numbers count a little. A set keeps a channel that it has from the factory where it is. A number
+        that people know moves only when more than half as much again is gained.
       </p>
       {failed && (
         <p className="finding mt-3" data-severity="error" role="alert">
@@ -164,67 +165,177 @@ function Sum({ result, kept }: { result: NonNullable<Props['result']>; kept: Pro
 
 function Row({
   row,
-  kindTitle,
-  mayEdit,
-  pin,
-}: Pick<Props, 'kindTitle' | 'mayEdit' | 'pin'> & { row: Props['groups'][number]['rows'][number] }) {
+  ...props
+}: Pick<Props, 'kindTitle' | 'mayEdit' | 'pin' | 'others' | 'channelName'> & {
+  row: Props['groups'][number]['rows'][number];
+}) {
+  const { kindTitle, mayEdit, pin, others } = props;
   const { channel, found, last, pin: held } = row;
   const share = found.able === 0 ? 0 : found.there / found.able;
+  const isOpen = others.opened?.channelId === channel.id;
   return (
-    <tr className="border-t border-base-300 align-top">
-      <td className="py-1.5 pr-3">
-        <span className="flex items-center gap-1.5">
-          {mayEdit ? (
-            <NumberField
-              name={channel.name}
-              shown={held ?? found.number}
-              set={(number) => pin(channel.id, number)}
-            />
-          ) : (
-            <span className="font-mono font-semibold">{found.number ?? '–'}</span>
+    <>
+      <tr className="border-t border-base-300 align-top">
+        <td className="py-1.5 pr-3">
+          <span className="flex items-center gap-1.5">
+            {mayEdit ? (
+              <NumberField
+                name={channel.name}
+                shown={held ?? found.number}
+                set={(number) => pin(channel.id, number)}
+              />
+            ) : (
+              <span className="font-mono font-semibold">{found.number ?? '–'}</span>
+            )}
+            {held !== null && (
+              <button
+                type="button"
+                className="btn btn-ghost btn-xs btn-square"
+                aria-label={`Let ${channel.name} go from ${held}`}
+                title="Held fast. Let it go."
+                onClick={() => pin(channel.id, null)}
+              >
+                <Pin size={15} aria-hidden="true" className="fill-current" />
+              </button>
+            )}
+          </span>
+          {last !== null && last !== found.number && (
+            <span className="muted block text-[0.83rem]">was {last}</span>
           )}
-          {held !== null && (
+        </td>
+        <th scope="row" className="py-1.5 pr-3 font-semibold">
+          {channel.name}
+          {found.price > 0 && (
+            <span className="block text-[0.83rem] font-normal text-accent">
+              holding it here costs {found.price} points
+            </span>
+          )}
+          {found.number !== null && (
             <button
               type="button"
-              className="btn btn-ghost btn-xs btn-square"
-              aria-label={`Let ${channel.name} go from ${held}`}
-              title="Held fast. Let it go."
-              onClick={() => pin(channel.id, null)}
+              className="btn btn-link btn-xs block h-auto px-0 font-normal"
+              aria-expanded={isOpen}
+              aria-label={`Other numbers for ${channel.name}`}
+              onClick={() => (isOpen ? others.close() : void others.open(channel.id))}
             >
-              <Pin size={15} aria-hidden="true" className="fill-current" />
+              Other numbers
             </button>
           )}
-        </span>
-        {last !== null && last !== found.number && (
-          <span className="muted block text-[0.83rem]">was {last}</span>
-        )}
-      </td>
-      <th scope="row" className="py-1.5 pr-3 font-semibold">
-        {channel.name}
-        {found.price > 0 && (
-          <span className="block text-[0.83rem] font-normal text-accent">
-            holding it here costs {found.price} points
-          </span>
-        )}
-      </th>
-      <td className="py-1.5 pr-3">
-        {found.able === 0 ? (
-          <span className="muted">no set here can hold it</span>
-        ) : (
-          <>
-            <span className="font-mono">
-              {found.there} of {found.able}
-            </span>{' '}
-            <span className="muted">sets</span>
-            <span className="mt-1 block h-1.5 w-40 border border-base-content/50" aria-hidden="true">
-              <span className="block h-full bg-base-content" style={{ width: `${share * 100}%` }} />
-            </span>
-          </>
-        )}
-      </td>
-      <td className="muted py-1.5">{found.elsewhere.map((key) => kindTitle.get(key) ?? key).join(', ')}</td>
-    </tr>
+        </th>
+        <td className="py-1.5 pr-3">
+          {found.able === 0 ? (
+            <span className="muted">no set here can hold it</span>
+          ) : (
+            <>
+              <span className="font-mono">
+                {found.there} of {found.able}
+              </span>{' '}
+              <span className="muted">sets{found.talking < found.there && `, ${found.talking} to talk`}</span>
+              <span className="mt-1 block h-1.5 w-40 border border-base-content/50" aria-hidden="true">
+                <span className="block h-full bg-base-content" style={{ width: `${share * 100}%` }} />
+              </span>
+            </>
+          )}
+        </td>
+        <td className="muted py-1.5">
+          <Elsewhere
+            kinds={found.elsewhere.map(
+              ({ key, home }) => `${kindTitle.get(key) ?? key}${home === null ? '' : ` (${home}, as made)`}`,
+            )}
+          />
+        </td>
+      </tr>
+      {isOpen && (
+        <tr>
+          <td />
+          <td colSpan={3} className="pb-3" aria-live="polite">
+            <Others {...props} channel={channel} />
+          </td>
+        </tr>
+      )}
+    </>
   );
+}
+
+/** The kinds that have a channel at another place; many of them are opened by a click. */
+function Elsewhere({ kinds }: { kinds: readonly string[] }) {
+  if (kinds.length <= 2) return <>{kinds.join(', ')}</>;
+  return (
+    <details>
+      <summary className="cursor-pointer">{kinds.length} kinds</summary>
+      {kinds.join(', ')}
+    </details>
+  );
+}
+
+/** What other numbers of a channel would change, each to be held fast. */
+function Others({
+  others: { opened },
+  channel,
+  mayEdit,
+  pin,
+  channelName,
+}: Pick<Props, 'others' | 'mayEdit' | 'pin' | 'channelName'> & {
+  channel: Props['groups'][number]['rows'][number]['channel'];
+}) {
+  const offers = opened?.offers;
+  if (opened?.fault && !offers)
+    return (
+      <p className="finding" data-severity="error" role="alert">
+        {opened.fault}
+      </p>
+    );
+  if (!offers) return <p className="muted">Working out…</p>;
+  if (offers.length === 0) return <p className="muted">No other number is read on any set here.</p>;
+  return (
+    <>
+      <ul className="flex flex-col gap-1">
+        {offers.map(({ number, there, talking, lessPoints, moves, effort }) => (
+          <li key={number} className="flex flex-wrap items-baseline gap-x-3">
+            <span className="font-mono font-semibold">{number}</span>
+            <span>
+              {count(there, 'set')}
+              {talking < there && `, ${talking} to talk`}; {effortText(effort)}
+              {moves.length > 0 && <>; {movesText(moves.map((id) => channelName.get(id) ?? ''))}</>}
+              <span className="muted">
+                ; {lessPoints === 0 ? 'as many points' : `${lessPoints} points less`}
+              </span>
+            </span>
+            {mayEdit && (
+              <button
+                type="button"
+                className="btn btn-outline btn-xs"
+                onClick={() => pin(channel.id, number)}
+                aria-label={`Hold ${channel.name} at ${number}`}
+              >
+                Hold it at {number}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {opened?.fault && (
+        <p className="finding mt-1" data-severity="warning" role="alert">
+          What it takes to load could not be worked out. {opened.fault}
+        </p>
+      )}
+    </>
+  );
+}
+
+const count = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
+
+function movesText(names: readonly string[]): string {
+  const [first = '', ...rest] = names;
+  if (rest.length === 0) return `${first} moves too`;
+  return rest.length > 2 ? `${names.length} others move too` : `${names.join(', ')} move too`;
+}
+
+function effortText(effort: { presses: number; minutes: number } | null): string {
+  if (!effort) return 'working out what it takes to load…';
+  const minutes = Math.round(effort.minutes);
+  if (minutes === 0) return effort.presses === 0 ? 'as long to load' : 'about as long to load';
+  return `${count(Math.abs(minutes), 'minute')} ${minutes < 0 ? 'less' : 'more'} to load`;
 }
 
 /** The number, to be written over: what is written is held fast. */

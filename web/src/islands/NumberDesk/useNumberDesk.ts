@@ -1,10 +1,11 @@
 import { useStore } from '@nanostores/react';
-import { type Numbering, numberingWishes, type TogetherNumbering } from '@umbrex/core/fit';
+import { type Numbering, numberingWishes, numbersOf, type TogetherNumbering } from '@umbrex/core/fit';
 import { headOf, type Plan } from '@umbrex/core/model';
 import { useEffect, useRef, useState } from 'react';
 import { numberInWorker } from '../../workers/fitClient';
 import { numberTogetherInWorker } from '../../workers/togetherClient';
 import { $desk, type DeskState, savePlanHead, startDesk } from '../desk/deskStore';
+import { useOtherNumbers } from './useOtherNumbers';
 
 /** The state of the numbering: what somebody holds fast, what comes of it, and whether it is the plan's yet. */
 export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
@@ -75,6 +76,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
     );
   }, [plan, units, descriptions, pins]);
 
+  const others = useOtherNumbers(desk, { ...numberingWishes(plan), pins }, result);
   const pin = (channelId: string, number: number | null) =>
     setPins(({ [channelId]: _, ...others }) =>
       number === null ? others : { ...others, [channelId]: number },
@@ -83,9 +85,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
   const shown = kept ?? result;
   const take = () => {
     if (!shown) return;
-    const numbers = Object.fromEntries(
-      shown.channels.flatMap(({ channelId, number }) => (number === null ? [] : [[channelId, number]])),
-    );
+    const numbers = numbersOf(shown);
     const held = shown.channels.flatMap(({ channelId, pinned }) => (pinned ? [channelId] : []));
     void save({ numbers, pins: held });
   };
@@ -124,6 +124,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
     groups: groups.filter(({ rows }) => rows.length > 0),
     sets: units.length,
     kindTitle,
+    others,
     channelName: new Map(plan.channels.map(({ id, name }) => [id, name])),
     isNumbered: plan.numbering !== null,
     isSaved,

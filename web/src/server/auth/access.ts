@@ -62,6 +62,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'POST /api/plans/[planId]/channels': 'editor',
   'PUT /api/plans/[planId]/order': 'editor',
   'POST /api/plans/[planId]/sets': 'editor',
+  'POST /api/plans/[planId]/effort': 'editor',
   'PUT /api/channels/[channelId]': 'editor',
   'DELETE /api/channels/[channelId]': 'editor',
   'POST /api/units': 'editor',
