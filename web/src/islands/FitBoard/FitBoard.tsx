@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import type { DeskState } from '../desk/deskStore';
+import { type Packed, unpack } from '../desk/packed';
 import { FitBoardView } from './FitBoardView';
 import { type Place, useFitBoard } from './useFitBoard';
 
@@ -6,8 +8,9 @@ export function FitBoard({
   initial,
   first,
 }: {
-  initial: Omit<DeskState, 'computing'>;
+  initial: Packed<Omit<DeskState, 'computing'>>;
   first: Partial<Place>;
 }) {
-  return <FitBoardView {...useFitBoard(initial, first)} />;
+  const [desk] = useState(() => unpack(initial));
+  return <FitBoardView {...useFitBoard(desk, first)} />;
 }

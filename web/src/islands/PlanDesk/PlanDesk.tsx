@@ -1,11 +1,13 @@
 import type { Neighbour } from '@umbrex/core/tones';
+import { useState } from 'react';
 import type { DeskState } from '../desk/deskStore';
+import { type Packed, unpack } from '../desk/packed';
 import type { RosterPerson } from './MayTransmit';
 import { PlanDeskView } from './PlanDeskView';
 import { usePlanDesk } from './usePlanDesk';
 
 interface Props {
-  initial: Omit<DeskState, 'computing'>;
+  initial: Packed<Omit<DeskState, 'computing'>>;
   first: string | null;
   neighbours: readonly Neighbour[];
   people: readonly RosterPerson[];
@@ -13,5 +15,6 @@ interface Props {
 }
 
 export function PlanDesk({ initial, first, ...around }: Props) {
-  return <PlanDeskView {...usePlanDesk(initial, first, around)} />;
+  const [desk] = useState(() => unpack(initial));
+  return <PlanDeskView {...usePlanDesk(desk, first, around)} />;
 }
