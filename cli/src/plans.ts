@@ -5,7 +5,7 @@ import { fitDevice, fitPlan, numberFleet, numberingKinds, numberingWishes, wante
 import { afterSheet, fromUnknown, prepare, talkers, triedAs } from '@umbrex/core/flow';
 import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
 import type { Description, Plan } from '@umbrex/core/model';
-import { proveCopy } from '@umbrex/core/procedure';
+import { proveCopy, stepSlips } from '@umbrex/core/procedure';
 import { adviseTones } from '@umbrex/core/tones';
 import { shippedDescriptions } from '../../devices/read';
 import { type Outcome, parseOptions, readDevices, readFile, readUnitFile, UsageError } from './read';
@@ -154,12 +154,14 @@ export function provePatterns([path = DEMO_PLAN, ...more]: readonly string[]): O
       steps: sheet.steps.length,
       presses: sheet.presses,
       firstDifference: proof.firstDifference ?? copying?.firstDifference ?? null,
+      slips: stepSlips(description),
       // Of a set that nobody looked at: a kind for which there is no honest way says so, and does not fail.
       fromUnknown: fromUnknown(plan.value, description),
     };
   });
   const ok = patterns.every(
-    ({ proven, fromUnknown: { way, proven: honest } }) => proven && (honest || way === 'none'),
+    ({ proven, slips, fromUnknown: { way, proven: honest } }) =>
+      proven && slips.length === 0 && (honest || way === 'none'),
   );
   return { ok, json: { patterns } };
 }
@@ -182,6 +184,7 @@ function proveAll(plan: Plan, devices: readonly Description[]): Outcome {
       proven: proof.proven,
       slowToo: proof.slowToo,
       firstDifference: proof.firstDifference,
+      slips: stepSlips(device),
     };
   });
   const ok = json.every((device) => device.proven);

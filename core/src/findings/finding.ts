@@ -234,6 +234,26 @@ export type Finding = Common &
         readonly wanted: string;
         readonly found: string;
       }
+    | {
+        readonly code: 'proof-still-shown';
+        readonly step: number;
+        readonly gone: string;
+        readonly found: string;
+      }
+    | {
+        readonly code: 'step-slip';
+        /** Where in the description. */
+        readonly path: string;
+        readonly slip:
+          | 'promises-nothing'
+          | 'promises-what-was-there'
+          | 'names-another-key'
+          | 'says-other-figures'
+          | 'says-other-hold'
+          | 'start-not-said';
+        readonly says: string;
+        readonly seen: string;
+      }
     | { readonly code: 'proof-still-picked' }
     | { readonly code: 'proof-too-slow'; readonly step: number }
     | { readonly code: 'may-radiate'; readonly step: number }

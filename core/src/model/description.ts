@@ -269,7 +269,7 @@ const shape = z.strictObject({
   capacity: z.number().int().positive().optional(),
   loading: LoadingSchema.optional(),
   /** What is printed on each key, by the key's id. */
-  keys: z.record(id, z.string().min(1).max(8)),
+  keys: z.record(id, z.string().min(1).max(12)),
   keyMap: KeyMapSchema.optional(),
   behaviour: BehaviourSchema.optional(),
   recipes: RecipesSchema.optional(),

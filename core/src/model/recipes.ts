@@ -7,10 +7,38 @@ import { z } from 'zod';
 
 const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,30}$/);
 const ms = z.number().int().min(1).max(60_000);
-/** What the step says; `{value}`, `{number}`, `{label}`, `{item}`, `{bank}` are filled in. */
+/**
+ * What the texts of a step may say: of the place (`number`, `number3` and `position2` with zeros before, `firstLabel` of its bank), of the
+ * field (`item`, `title`, `value`, `now` for what stands there before, `mhz`, `sendMhz`), of what was typed last (`typed`), and of letters
+ * that are set one by one (`letter` and `nextLetter` as numbers, `draft` those set so far, `letters` the whole line).
+ */
+export const RECIPE_MARKS = [
+  'number',
+  'number3',
+  'label',
+  'firstLabel',
+  'bank',
+  'position',
+  'position2',
+  'item',
+  'title',
+  'mhz',
+  'sendMhz',
+  'value',
+  'now',
+  'typed',
+  'letter',
+  'nextLetter',
+  'draft',
+  'letters',
+] as const;
+export type RecipeMark = (typeof RECIPE_MARKS)[number];
+
 const says = z.string().min(1).max(160);
-/** What the display must then show, as far as the manual promises it: one of its lines holds this text. */
-const shows = z.string().min(1).max(32).optional();
+const text = z.string().min(1).max(32);
+/** What the display must then show, as far as the manual promises it: one of its lines holds this text; and what is then gone from it. */
+const shows = text.optional();
+const promise = { shows, hides: text.optional() };
 
 export const RecipeStepSchema = z.discriminatedUnion('do', [
   z.strictObject({
@@ -20,10 +48,10 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     /** Only where the display shows this, such as a lock that is to be opened; the step says so. */
     when: z.string().min(1).max(32).optional(),
     says,
-    shows,
+    ...promise,
   }),
   /** Switch the set off and on again by its switch, wherever it stands. */
-  z.strictObject({ do: z.literal('power'), says, shows }),
+  z.strictObject({ do: z.literal('power'), says, ...promise }),
   /** Type a number or value on keys that carry its characters. */
   z.strictObject({
     do: z.literal('type'),
@@ -41,7 +69,7 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     text: z.string().min(1).max(12).optional(),
     width: z.number().int().min(1).max(8).optional(),
     says,
-    shows,
+    ...promise,
   }),
   /** Turn a wheel from where it stands to where it shall stand, the shorter way; `big` is a held press of several steps. */
   z.strictObject({
@@ -51,9 +79,9 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     down: id.optional(),
     big: z.strictObject({ by: z.number().int().min(2), heldMs: ms }).optional(),
     says,
-    shows,
+    ...promise,
   }),
-  z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, shows }),
+  z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, ...promise }),
   /**
    * Turn each letter to its place, the shorter way where the wheel goes both ways. Where nobody knows what stands there, a letter is turned
    * until a line of the display begins with `until`, in which `{draft}` are the letters so far.
@@ -64,8 +92,10 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     down: id.optional(),
     next: id,
     until: z.string().min(1).max(32).optional(),
+    /** What the display promises after the last one, where that ends it. */
+    last: z.strictObject(promise).optional(),
     says,
-    shows,
+    ...promise,
   }),
   /** The same with the digits of a value as the set shows it. */
   z.strictObject({
@@ -74,8 +104,10 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     down: id.optional(),
     next: id,
     until: z.string().min(1).max(32).optional(),
+    /** What the display promises after the last one, where that ends it. */
+    last: z.strictObject(promise).optional(),
     says,
-    shows,
+    ...promise,
   }),
 ]);
 export type RecipeStep = z.infer<typeof RecipeStepSchema>;

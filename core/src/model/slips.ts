@@ -1,5 +1,5 @@
 import type { Behaviour } from './behaviour';
-import type { RecipeStep, Recipes } from './recipes';
+import { RECIPE_MARKS, type RecipeStep, type Recipes } from './recipes';
 
 /** A slip in a description: where, as keys from the document's root, and what. */
 export interface Slip {
@@ -17,23 +17,7 @@ interface Described {
   readonly recipes?: Recipes | undefined;
 }
 
-/** The marks that a recipe's texts may have. */
-const RECIPE_MARKS = new Set([
-  'number',
-  'number3',
-  'label',
-  'firstLabel',
-  'bank',
-  'position',
-  'position2',
-  'item',
-  'title',
-  'mhz',
-  'sendMhz',
-  'value',
-  'letter',
-  'draft',
-]);
+const KNOWN_MARKS: ReadonlySet<string> = new Set(RECIPE_MARKS);
 /** The marks that a display line may have, besides the ids of fields. */
 const SCREEN_MARKS = new Set([
   'number',
@@ -107,9 +91,12 @@ function recipeSlips(
   };
   const texts = (step: RecipeStep, path: Slip['path']) => {
     const until = 'until' in step ? step.until : undefined;
-    for (const [name, text] of Object.entries({ says: step.says, shows: step.shows, until }))
+    const last = 'last' in step ? step.last : undefined;
+    const { says, shows, hides } = step;
+    const all = { says, shows, hides, until, 'last/shows': last?.shows, 'last/hides': last?.hides };
+    for (const [name, text] of Object.entries(all))
       for (const mark of text === undefined ? [] : marksOf(text))
-        if (!RECIPE_MARKS.has(mark)) say([...path, name], `nothing fills the mark {${mark}}`);
+        if (!KNOWN_MARKS.has(mark)) say([...path, ...name.split('/')], `nothing fills the mark {${mark}}`);
   };
   const steps = (list: readonly RecipeStep[], path: Slip['path']) =>
     list.forEach((step, i) => {

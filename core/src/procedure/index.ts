@@ -5,6 +5,7 @@ export * from './copy';
 export * from './device/device';
 export * from './events';
 export * from './keyMap';
+export { type StepSlip, stepFindings, stepSlips } from './lint';
 export * from './places';
 export * from './proof';
 export * from './readBack';

@@ -23,7 +23,7 @@ export function minutesAt(steps: readonly Replayable[], pace: Pace): number {
 }
 
 /** What a step needs to be done over again. */
-export type Replayable = Pick<SheetStep, 'runs' | 'promises'>;
+export type Replayable = Pick<SheetStep, 'runs' | 'promises'> & Partial<Pick<SheetStep, 'hides'>>;
 
 /** What a set is when somebody begins with a sheet. */
 export interface Beginning {
@@ -91,6 +91,14 @@ export function replay(
         severity: 'error',
         step: i + 1,
         wanted: step.promises,
+        found: screen.join(' / '),
+      });
+    if (step.hides !== undefined && showsWords(screen, step.hides))
+      breaks(i, {
+        code: 'proof-still-shown',
+        severity: 'error',
+        step: i + 1,
+        gone: step.hides,
         found: screen.join(' / '),
       });
     if (device.emissions().length > sentBefore)

@@ -10,8 +10,11 @@ export interface SheetStep {
   readonly part: StepPart;
   /** The slot it is about; `null` where it is about the whole set. */
   readonly slotNumber: number | null;
+  /** The step of the recipes that it comes from, as a path in the description. */
+  readonly recipe: string;
   readonly says: string;
   readonly runs: readonly Run[];
-  /** What the manual promises on the display afterwards. */
+  /** What the manual promises on the display afterwards, and what it says is gone from it. */
   readonly promises: string | undefined;
+  readonly hides: string | undefined;
 }

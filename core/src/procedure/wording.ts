@@ -1,10 +1,12 @@
-import type { Description, ListItem, Native, Recipes, Slot } from '../model/index';
+import type { Description, ListItem, Native, RecipeMark, Recipes, Slot } from '../model/index';
 import { mhzText } from '../units/index';
 import { marks } from './marks';
 
 /** What a step is about: a place and one of its fields, or a setting of the whole set; nothing for what is done once. */
 export interface About {
   readonly slot: Slot;
+  /** Nobody knows on which place the set stands: nothing can be said of it. */
+  readonly isAnywhere?: boolean;
   /** What the place shall hold in the end. */
   readonly to: Readonly<Record<string, Native>>;
   /** What is known of what it holds now. */
@@ -20,6 +22,9 @@ export interface About {
   readonly belongsTo: number | null;
 }
 
+/** Words that a step has besides those of its place and field. */
+type More = Readonly<Partial<Record<RecipeMark, string>>>;
+
 /** Fills the texts of recipes: what they say of a place, of a field's value, of a setting. */
 export class Wording {
   constructor(
@@ -29,8 +34,20 @@ export class Wording {
     private readonly lists: Readonly<Record<string, readonly ListItem[]>>,
   ) {}
 
-  fill(text: string, about: About, more: Readonly<Record<string, string>> = {}): string {
-    return marks(text, (mark) => more[mark] ?? this.mark(mark, about));
+  fill(text: string, about: About, more: More = {}): string {
+    return marks(text, (mark) => this.mark(mark as RecipeMark, about, more));
+  }
+
+  /** What a text promises; nothing where something of it is not known, or it would be blank. */
+  promise(text: string | undefined, about: About, more: More = {}): string | undefined {
+    if (text === undefined) return undefined;
+    let isKnown = true;
+    const filled = marks(text, (mark) => {
+      const word = this.mark(mark as RecipeMark, about, more);
+      if (word === undefined || word.trim() === '') isKnown = false;
+      return word;
+    }).trim();
+    return isKnown && filled !== '' ? filled : undefined;
   }
 
   /** The frequency on which a slot shall send, where its offset is set by typing that frequency. */
@@ -44,33 +61,50 @@ export class Wording {
     return this.lists[this.description.fields.find((f) => f.id === field)?.list ?? ''] ?? [];
   }
 
-  private mark(mark: string, about: About): string | undefined {
+  private mark(mark: RecipeMark, about: About, more: More): string | undefined {
     const { slot, field, to, setting } = about;
     const value = to[field];
-    const place = slotMarks(slot)[mark];
-    if (place !== undefined) return place;
     switch (mark) {
+      case 'typed':
+      case 'letter':
+      case 'nextLetter':
+      case 'draft':
+      case 'letters':
+        return more[mark];
       case 'firstLabel':
-        return this.slots.find((other) => other.bank === slot.bank)?.label;
+        if (about.isAnywhere) return undefined;
+        return more[mark] ?? this.slots.find((other) => other.bank === slot.bank)?.label;
       case 'item':
         return this.recipes.items[setting?.id ?? field]?.number ?? '';
       case 'title':
-        return this.recipes.items[setting?.id ?? field]?.title ?? field;
+        return more[mark] ?? this.recipes.items[setting?.id ?? field]?.title ?? field;
       case 'mhz':
-        return mhzText(Number(value));
+        return hzText(Number(value));
       case 'sendMhz':
-        return mhzText(this.sideHz(about));
+        return hzText(this.sideHz(about));
+      case 'now':
+        return this.shown(about, setting ? setting.from : about.before[field]);
       case 'value':
-        if (setting) return setting.list[setting.to]?.shown ?? '';
-        return this.listFor(field)[Number(value)]?.shown ?? String(value);
+        return more[mark] ?? this.shown(about, setting ? setting.to : value);
       default:
-        return undefined;
+        return more[mark] ?? (about.isAnywhere ? undefined : slotMarks(slot)[mark]);
     }
+  }
+
+  /** A value as the set shows it; `undefined` where it is not known. */
+  private shown({ field, setting }: About, value: Native | undefined): string | undefined {
+    if (value === undefined) return undefined;
+    const list = setting?.list ?? this.listFor(field);
+    return list[Number(value)]?.shown ?? (setting ? '' : String(value));
   }
 }
 
+const hzText = (hz: number) => (Number.isSafeInteger(hz) ? mhzText(hz) : undefined);
+
 /** What a text of a recipe says of a place. */
-export function slotMarks(slot: Slot): Record<string, string> {
+export function slotMarks(
+  slot: Slot,
+): Record<'number' | 'number3' | 'label' | 'bank' | 'position' | 'position2', string> {
   return {
     number: String(slot.number),
     number3: String(slot.number).padStart(3, '0'),

@@ -1,5 +1,5 @@
 import type { PlaceChange, SettingChange } from '../memory/index';
-import type { Description, ListItem, Native, RecipeStep, Recipes, Slot } from '../model/index';
+import type { Description, ListItem, Native, RecipeMark, RecipeStep, Recipes, Slot } from '../model/index';
 import { lettersTapped } from './letters';
 import type { Run } from './runs';
 import type { SheetStep, StepPart } from './step';
@@ -22,15 +22,37 @@ export interface Stuck {
   readonly field: string;
 }
 
+const knownPaths = new WeakMap<Recipes, ReadonlyMap<RecipeStep, string>>();
+
+/** Where each step of the recipes stands in the description. */
+export function recipePaths(recipes: Recipes): ReadonlyMap<RecipeStep, string> {
+  const known = knownPaths.get(recipes);
+  if (known) return known;
+  const paths = new Map<RecipeStep, string>();
+  const walk = (value: unknown, path: string): void => {
+    if (typeof value !== 'object' || value === null) return;
+    if ('do' in value) paths.set(value as RecipeStep, path);
+    else for (const [key, inner] of Object.entries(value)) walk(inner, `${path}/${key}`);
+  };
+  walk(recipes, '/recipes');
+  knownPaths.set(recipes, paths);
+  return paths;
+}
+
 /** Writes steps down one after another and remembers where the set stands: its slot and its place in the list of items. */
 export class Writer {
   readonly steps: SheetStep[] = [];
   readonly stuck: Stuck[] = [];
   part: StepPart = 'work';
   private place = 0;
+  /** What was typed last. */
+  private typedLast = '';
+  /** The title of the item that was set last. */
+  private titleLast: string | undefined;
   private at: Position;
   private readonly counts = new Map<string, number>();
   private readonly wording: Wording;
+  private readonly paths: ReadonlyMap<RecipeStep, string>;
 
   /** @param start where the set stands; nothing where nobody knows */
   constructor(
@@ -42,6 +64,7 @@ export class Writer {
   ) {
     this.at = start ? { slot: start, bank: start.bank } : {};
     this.wording = new Wording(description, recipes, slots, lists);
+    this.paths = recipePaths(recipes);
   }
 
   /** What is done once, before all slots or after them. */
@@ -98,6 +121,7 @@ export class Writer {
     for (const of of this.inTurn(about, fields)) {
       for (const step of recipes.item) this.write(step, of);
       this.place = recipes.items[of.field]?.place ?? 0;
+      this.titleLast = recipes.items[of.field]?.title;
       for (const step of recipes.set[of.field] ?? []) this.write(step, of);
       if (recipes.setMovesOn) this.place = (this.place + 1) % recipes.itemCount;
     }
@@ -106,7 +130,7 @@ export class Writer {
 
   private whole(): About {
     const slot = this.at.slot ?? (this.slots[0] as Slot);
-    return { slot, to: {}, before: {}, field: '', belongsTo: null };
+    return { slot, isAnywhere: this.at.slot === undefined, to: {}, before: {}, field: '', belongsTo: null };
   }
 
   private aboutPlace(
@@ -162,11 +186,8 @@ export class Writer {
         this.add(step, about, [{ do: 'power' }]);
         break;
       case 'type':
-        this.add(
-          step,
-          about,
-          this.typed(step.text ?? this.textFor(step.what, step.width ?? 0, about), about),
-        );
+        this.typedLast = step.text ?? this.textFor(step.what, step.width ?? 0, about);
+        this.add(step, about, this.typed(this.typedLast, about));
         break;
       case 'turn': {
         const runs = this.turned(step, about);
@@ -299,7 +320,7 @@ export class Writer {
     from: number | undefined;
     to: number;
     count: number;
-    shownAt: (place: number) => Record<string, string>;
+    shownAt: (place: number) => Partial<Record<RecipeMark, string>>;
   } {
     const { slot, to, field, setting } = about;
     const places = (among: readonly Slot[]) => ({
@@ -376,15 +397,35 @@ export class Writer {
               ),
             ]
           : turnWheel(from, to, wheel.length, step).map((turn): Run => ({ do: 'press', ...turn }));
-      const shown = char === ' ' ? 'blank' : char;
-      this.add(step, about, [...runs, { do: 'press', key: step.next, times: 1 }], {
-        letter: String(i + 1),
-        value: shown,
-      });
+      const draft = after.slice(0, i + 1);
+      const isLast = i === after.length - 1;
+      this.add(
+        { ...step, ...(isLast && step.last && { shows: undefined, hides: undefined, ...step.last }) },
+        about,
+        [...runs, { do: 'press', key: step.next, times: 1 }],
+        {
+          letter: String(i + 1),
+          nextLetter: String(i + 2),
+          value: char === ' ' ? 'blank' : char,
+          draft,
+          ...(before !== undefined && { letters: draft + before.slice(i + 1) }),
+        },
+        step,
+      );
     });
   }
 
-  private add(step: RecipeStep, about: About, runs: readonly Run[], more: Record<string, string> = {}): void {
+  /** @param more words of this step alone; @param from the step of the recipes that it is, where its promise is another one */
+  private add(
+    step: RecipeStep,
+    about: About,
+    runs: readonly Run[],
+    of: Partial<Record<RecipeMark, string>> = {},
+    from: RecipeStep = step,
+  ): void {
+    // Once a place is left, the item that was set last is the one that is gone from the display.
+    const title = about.field === '' ? this.titleLast : undefined;
+    const more = { typed: this.typedLast, ...(title !== undefined && { title }), ...of };
     const stem = `${about.belongsTo ?? 'set'}:${about.field || this.part}`;
     const n = (this.counts.get(stem) ?? 0) + 1;
     this.counts.set(stem, n);
@@ -392,9 +433,11 @@ export class Writer {
       id: `${stem}:${n}`,
       part: this.part,
       slotNumber: about.belongsTo,
+      recipe: this.paths.get(from) ?? '',
       says: this.wording.fill(step.says, about, more),
       runs,
-      promises: step.shows === undefined ? undefined : this.wording.fill(step.shows, about, more),
+      promises: this.wording.promise(step.shows, about, more),
+      hides: this.wording.promise(step.hides, about, more),
     });
   }
 }

@@ -15,10 +15,10 @@ const literal = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
  * display itself, `inRecipe` for what a sheet may promise of it.
  */
 export function textMarks({ number, label, value, isFrequency, typed }: Told) {
-  const replaced = (text: string, marks: { value: string; padded: string }) => {
+  const replaced = (text: string, marks: { value: string; typed: string; padded: string }) => {
     const words: readonly (readonly [string, string])[] = [
       [value, marks.value],
-      [typed, '{entry}'],
+      [typed, marks.typed],
       [label === String(number) ? '' : label, '{label}'],
       [String(number).padStart(3, '0'), marks.padded],
       [String(number), '{number}'],
@@ -29,11 +29,12 @@ export function textMarks({ number, label, value, isFrequency, typed }: Told) {
     return text.replace(any, (found) => known.find(([word]) => word === found)?.[1] ?? found).slice(0, 32);
   };
   return {
-    onScreen: (text: string) => replaced(text, { value: '{draft}', padded: '{number:3}' }),
-    // Of figures while they are typed a sheet promises nothing.
+    onScreen: (text: string) => replaced(text, { value: '{draft}', typed: '{entry}', padded: '{number:3}' }),
     inRecipe: (text: string) =>
-      typed !== '' && text.includes(typed)
-        ? ''
-        : replaced(text, { value: isFrequency ? '{mhz}' : '{value}', padded: '{number3}' }),
+      replaced(text, {
+        value: isFrequency ? '{mhz}' : '{value}',
+        typed: '{typed}',
+        padded: '{number3}',
+      }),
   };
 }

@@ -8,10 +8,18 @@ interface Props {
   accept?: string;
   take: (file: File) => Promise<void>;
   findings: readonly Finding[];
+  /** It was taken in all the same. */
+  isTaken?: boolean;
 }
 
 /** A field that takes a JSON file in, and says below it what was wrong with the last one. */
-export function TakeInFile({ label, accept = 'application/json,.json', take, findings }: Props) {
+export function TakeInFile({
+  label,
+  accept = 'application/json,.json',
+  take,
+  findings,
+  isTaken = false,
+}: Props) {
   return (
     <>
       <label className="mt-3 block">
@@ -29,10 +37,20 @@ export function TakeInFile({ label, accept = 'application/json,.json', take, fin
       </label>
       {findings.length > 0 && (
         <div role="alert" className="mt-2">
-          <p className="font-semibold text-error">Nothing was taken in.</p>
+          {isTaken ? (
+            <p className="font-semibold">
+              It was taken in.{' '}
+              <a href="" className="link font-normal">
+                Load the page again
+              </a>{' '}
+              to see it. Some of its steps want a look:
+            </p>
+          ) : (
+            <p className="font-semibold text-error">Nothing was taken in.</p>
+          )}
           <ul className="mt-1 space-y-2 text-[0.87rem]">
             {findings.slice(0, MOST_SHOWN).map((finding) => (
-              <FindingItem key={finding.code + finding.path} finding={finding} />
+              <FindingItem key={JSON.stringify(finding)} finding={finding} />
             ))}
           </ul>
           {findings.length > MOST_SHOWN && <p className="muted">and {findings.length - MOST_SHOWN} more</p>}

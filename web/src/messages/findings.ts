@@ -416,6 +416,14 @@ const WORDS: Words = {
     what: `After step ${f.step} the set shows “${f.found}”, and the manual promises “${f.wanted}”.`,
     help: 'Do not use this sheet. The description’s keys and its steps disagree.',
   }),
+  'proof-still-shown': (f) => ({
+    what: `After step ${f.step} the set shows “${f.found}”, and by the manual “${f.gone}” is gone.`,
+    help: 'Do not use this sheet. The description’s keys and its steps disagree.',
+  }),
+  'step-slip': (f) => ({
+    what: `“${f.says}” ${STEP_SLIP[f.slip](f.seen)}`,
+    help: `Correct the step at ${f.path} in the description.`,
+  }),
   'proof-still-picked': () => ({
     what: 'After the steps a tone picked by hand is still on.',
     help: 'Do not use this sheet. The description’s keys and its steps disagree.',
@@ -435,3 +443,15 @@ export function findingText(finding: Finding): FindingText {
   const words = WORDS[finding.code] as (f: Finding) => FindingText;
   return words(finding);
 }
+
+/** What is wrong with the words or the promise of a step. */
+const STEP_SLIP: Readonly<Record<Extract<Finding, { code: 'step-slip' }>['slip'], (seen: string) => string>> =
+  {
+    'promises-nothing': (seen) => `changes the display to “${seen}” and promises nothing of it.`,
+    'promises-what-was-there': (seen) =>
+      `promises only what the display showed before it; then it shows “${seen}”.`,
+    'names-another-key': (seen) => `names the key ${seen}, which is not pressed.`,
+    'says-other-figures': (seen) => `says other figures than the keys type: ${seen}.`,
+    'says-other-hold': (seen) => `does not say how long the key is held: ${seen}.`,
+    'start-not-said': (seen) => `does not say that the steps begin at ${seen}.`,
+  };

@@ -66,6 +66,8 @@ export function useDeviceDesk(initial: Initial) {
   const units = held.map(({ value, version }): HeldUnit => ({ unit: value, version }));
   const [editing, setEditing] = useState<string | null>(null);
   const [importFindings, setImportFindings] = useState<readonly Finding[]>([]);
+  /** A description came in, and something is to be said of it. */
+  const [isTaken, setIsTaken] = useState(false);
   const saveAndClose = async (unit: Unit, version: number) => {
     const ok = await save(unit, version);
     if (ok) setEditing(null);
@@ -113,10 +115,13 @@ export function useDeviceDesk(initial: Initial) {
 
   const importDescription = async (file: File) => {
     setImportFindings([]);
+    setIsTaken(false);
     try {
       const document: unknown = JSON.parse(await file.text());
-      await call('POST', '/api/descriptions', document);
-      window.location.reload();
+      const { findings } = await call<{ findings: Finding[] }>('POST', '/api/descriptions', document);
+      if (findings.length === 0) window.location.reload();
+      setIsTaken(true);
+      setImportFindings(findings);
     } catch (error) {
       if (error instanceof SyntaxError)
         setImportFindings([
@@ -144,5 +149,6 @@ export function useDeviceDesk(initial: Initial) {
     saveSetup,
     importDescription,
     importFindings,
+    isTaken,
   };
 }
