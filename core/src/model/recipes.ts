@@ -39,6 +39,11 @@ const text = z.string().min(1).max(32);
 /** What the display must then show, as far as the manual promises it: one of its lines holds this text; and what is then gone from it. */
 const shows = text.optional();
 const promise = { shows, hides: text.optional() };
+/**
+ * A step that is not needed where the item is the one that the list opens at (`chosen`), or where nothing stands in the field yet (`blank`).
+ */
+const unless = z.enum(['chosen', 'blank']).optional();
+const always = { ...promise, unless };
 
 export const RecipeStepSchema = z.discriminatedUnion('do', [
   z.strictObject({
@@ -48,10 +53,10 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     /** Only where the display shows this, such as a lock that is to be opened; the step says so. */
     when: z.string().min(1).max(32).optional(),
     says,
-    ...promise,
+    ...always,
   }),
   /** Switch the set off and on again by its switch, wherever it stands. */
-  z.strictObject({ do: z.literal('power'), says, ...promise }),
+  z.strictObject({ do: z.literal('power'), says, ...always }),
   /** Type a number or value on keys that carry its characters. */
   z.strictObject({
     do: z.literal('type'),
@@ -69,7 +74,7 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     text: z.string().min(1).max(12).optional(),
     width: z.number().int().min(1).max(8).optional(),
     says,
-    ...promise,
+    ...always,
   }),
   /** Turn a wheel from where it stands to where it shall stand, the shorter way; `big` is a held press of several steps. */
   z.strictObject({
@@ -79,9 +84,9 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     down: id.optional(),
     big: z.strictObject({ by: z.number().int().min(2), heldMs: ms }).optional(),
     says,
-    ...promise,
+    ...always,
   }),
-  z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, ...promise }),
+  z.strictObject({ do: z.literal('tapName'), pauseMs: ms, says, ...always }),
   /**
    * Turn each letter to its place, the shorter way where the wheel goes both ways. Where nobody knows what stands there, a letter is turned
    * until a line of the display begins with `until`, in which `{draft}` are the letters so far.
@@ -95,7 +100,7 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     /** What the display promises after the last one, where that ends it. */
     last: z.strictObject(promise).optional(),
     says,
-    ...promise,
+    ...always,
   }),
   /** The same with the digits of a value as the set shows it. */
   z.strictObject({
@@ -107,7 +112,7 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     /** What the display promises after the last one, where that ends it. */
     last: z.strictObject(promise).optional(),
     says,
-    ...promise,
+    ...always,
   }),
 ]);
 export type RecipeStep = z.infer<typeof RecipeStepSchema>;
@@ -119,6 +124,8 @@ export const RecipesSchema = z.strictObject({
   hazards: z.array(z.string().min(1).max(240)),
   /** The numbers and titles of the items in this manual's order, by field id. */
   items: z.record(id, z.strictObject({ number: z.string(), title: z.string(), place: z.number().int() })),
+  /** The field whose item the list opens at. */
+  opensAt: id.optional(),
   /** How many items the wheel goes round; 0 where items are picked by number. */
   itemCount: z.number().int(),
   startNumber: z.number().int(),

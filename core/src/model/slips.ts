@@ -147,6 +147,8 @@ function recipeSlips(
     if (!settingIds.has(setting)) say(['settings', setting], `no setting "${setting}"`);
     steps(list, ['settings', setting]);
   }
+  if (recipes.opensAt !== undefined && !fieldIds.has(recipes.opensAt))
+    say(['opensAt'], `no field "${recipes.opensAt}"`);
   recipes.order.forEach((field, i) => {
     if (!fieldIds.has(field)) say(['order', i], `no field "${field}"`);
     else if (!own(recipes.set, field)) say(['order', i], `no steps for the field "${field}"`);

@@ -142,7 +142,7 @@ function write(
     if (!change?.to || !task) continue;
     const isNamedLater = tasks.size > 1 && task.names.length > 0 && task.fields.length > 0;
     writer.change(
-      { slot, before: task.before },
+      { slot, before: task.before, isEmpty: task.isEmpty },
       change.to,
       isNamedLater ? task.fields : [...task.fields, ...task.names],
       task.empties,
@@ -212,6 +212,7 @@ function taskOf(
   const ordered = recipes.order.filter((field) => settable.includes(field));
   return {
     empties,
+    isEmpty,
     before: isEmpty ? { ...emptyFrequency(description), ...once } : before,
     fields: ordered.filter((field) => field !== nameField),
     names: ordered.filter((field) => field === nameField),

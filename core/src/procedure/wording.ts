@@ -11,6 +11,8 @@ export interface About {
   readonly to: Readonly<Record<string, Native>>;
   /** What is known of what it holds now. */
   readonly before: Readonly<Record<string, Native>>;
+  /** It is empty: what is not in `before` is nothing, and not unknown. */
+  readonly isEmpty?: boolean;
   readonly field: string;
   readonly setting?: {
     readonly id: string;

@@ -1,4 +1,4 @@
-import type { PlaceChange, SettingChange } from '../memory/index';
+import type { SettingChange } from '../memory/index';
 import type { Description, ListItem, Native, RecipeMark, RecipeStep, Recipes, Slot } from '../model/index';
 import { lettersTapped } from './letters';
 import type { Run } from './runs';
@@ -45,6 +45,8 @@ export class Writer {
   readonly stuck: Stuck[] = [];
   part: StepPart = 'work';
   private place = 0;
+  /** The list has just been opened: it stands at the item that it opens at. */
+  private isOpened = false;
   /** What was typed last. */
   private typedLast = '';
   /** The title of the item that was set last. */
@@ -106,7 +108,7 @@ export class Writer {
 
   /** Everything for one slot: come to it, empty it where that is wanted, open the items, set each field in turn, leave. */
   change(
-    change: Pick<PlaceChange, 'slot' | 'before'>,
+    change: Pick<About, 'slot' | 'before' | 'isEmpty'>,
     to: About['to'],
     fields: readonly string[],
     empties: boolean,
@@ -118,8 +120,10 @@ export class Writer {
     if (fields.length === 0) return;
     this.place = 0;
     for (const step of recipes.open) this.write(step, about);
+    this.isOpened = true;
     for (const of of this.inTurn(about, fields)) {
       for (const step of recipes.item) this.write(step, of);
+      this.isOpened = false;
       this.place = recipes.items[of.field]?.place ?? 0;
       this.titleLast = recipes.items[of.field]?.title;
       for (const step of recipes.set[of.field] ?? []) this.write(step, of);
@@ -134,11 +138,11 @@ export class Writer {
   }
 
   private aboutPlace(
-    { slot, before }: Pick<PlaceChange, 'slot' | 'before'>,
+    { slot, before, isEmpty }: Pick<About, 'slot' | 'before' | 'isEmpty'>,
     to: About['to'],
     field: string,
   ): About {
-    return { slot, to, before, field, belongsTo: slot.number };
+    return { slot, to, before, isEmpty: isEmpty === true, field, belongsTo: slot.number };
   }
 
   private goTo(about: About): void {
@@ -170,6 +174,7 @@ export class Writer {
   }
 
   private write(step: RecipeStep, about: About): void {
+    if (this.isNeedless(step, about)) return;
     switch (step.do) {
       case 'press':
         this.add(step, about, [
@@ -238,6 +243,13 @@ export class Writer {
       default:
         step satisfies never;
     }
+  }
+
+  /** A step that would choose what is chosen, or wipe what is blank. */
+  private isNeedless({ unless }: RecipeStep, { field, before, isEmpty }: About): boolean {
+    if (unless === 'chosen') return this.isOpened && field !== '' && field === this.recipes.opensAt;
+    const value = before[field];
+    return unless === 'blank' && (value === undefined ? isEmpty === true : String(value).trim() === '');
   }
 
   private typed(text: string, about: About): Run[] {
