@@ -326,3 +326,27 @@ test('settings differ by role, and the key map of each set shows them', async ({
   await expect(await mapOf('Watch 3')).toContainText('sounds and sends an alarm');
   await sideKey('SCAN');
 });
+
+test('names are left for another day on every set of a kind, and written on one all the same; a radio check names who can answer', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, `${path}/devices`);
+  const naming = page.getByLabel('Names on displays of every Guided hand-held');
+  await naming.selectOption('left for another day');
+  await expect(page.getByText('What is said of names on every Guided hand-held is saved.')).toBeVisible();
+  await open(page, `${path}/sheets`);
+  await page.getByRole('link').filter({ hasText: 'Guided hand-held' }).first().click();
+  await expect(page.getByText('The plan says: left for another day.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Name of / })).toHaveCount(0);
+  await ready(page);
+  await page.getByLabel('Names on this set').selectOption('written last, once all places work');
+  await page.getByRole('button', { name: 'Set it so' }).click();
+  await expect(page.getByText(/^Names come last and take \d+ of \d+ presses/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Name of / }).first()).toBeVisible();
+  const calls = page.getByRole('listitem').filter({ hasText: /Call (direct|through)/ });
+  await expect(calls).toHaveCount(2);
+  await expect(calls.first()).toContainText(/Call direct on .+, place \d+\. With .+ or .+, within sight/);
+  // Two repeaters share that pair: it is the one that the tone opens.
+  await expect(calls.last()).toContainText(/Call through Kelp Stairs on Kelp Stairs, place \d+\. With /);
+});

@@ -10,17 +10,19 @@ import {
   hasIdentity,
   type Image,
   wantedBy,
+  withoutNames,
+  writesNames,
 } from './fit/index';
 import {
   apply,
   type Changes,
+  canErase,
   changedSinceFactory,
   diff,
   heldMemory,
   heldOf,
   isUnseen,
   isWhollyKnown,
-  knownOf,
   unknownPlaces,
   type Wanted,
 } from './memory/index';
@@ -37,7 +39,7 @@ import {
   slotsOf,
   type Unit,
 } from './model/index';
-import { canErase, type Proof, prove, type Sheet, writeSheet } from './procedure/index';
+import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
 
 /**
  * What a sheet begins from: a memory that is known; an unknown one, of which each value is set anew; one that is reset first; a file that
@@ -92,7 +94,7 @@ export function compose(
   const { now, resets } = startOf(description, known, unit);
   const device = fitDevice(description, now, unit);
   const whole = withIdentity(fitPlan(plan, device), plan, device, unit, others);
-  const fit = unit?.names === 'later' ? withoutNames(whole, description, now) : whole;
+  const fit = writesNames(plan, description, unit?.names) ? whole : withoutNames(whole, description, now);
   const keeps = unit?.keeps ?? [];
   const { wanted, stays } = wantedOf(description, fit.image, resets ? {} : holds.wrote, keeps);
   const changes = diff(description, now, wanted);
@@ -181,33 +183,6 @@ export function otherStart(
     mostPresses: sheet.mostPresses,
     takesOwn: sheet.findings.some(({ code }) => code === 'reset-loses-kept'),
   };
-}
-
-/**
- * A fit that leaves names for another day: a place that is empty, or is emptied first, or has no name stays without. A name that is known
- * to be another one, or may be, is written all the same: it would lead astray.
- */
-function withoutNames(fit: Fit, description: Description, now: Memory): Fit {
-  const field = description.fields.find(({ holds }) => holds === 'name')?.id;
-  if (field === undefined) return fit;
-  const nameless = new Set<string>();
-  const slots = new Map(fit.image.slots);
-  for (const slot of slotsOf(description)) {
-    const wanted = slots.get(slot.number);
-    if (!wanted || wanted.values[field] === undefined || wanted.channelIds.length === 0) continue;
-    const { state, unknown } = knownOf(description, slot, now);
-    const isEmptied = (state === 'unknown' || unknown.length > 0) && canErase(description, slot);
-    const name = now.slots.get(slot.number)?.[field];
-    if (state !== 'empty' && !isEmptied && (name === undefined || String(name).trim() !== '')) continue;
-    slots.set(slot.number, {
-      ...wanted,
-      values: { ...wanted.values, [field]: '' },
-      content: { ...wanted.content, name: '' },
-    });
-    for (const id of wanted.channelIds) nameless.add(id);
-  }
-  const cells = fit.cells.map((cell) => (nameless.has(cell.channelId) ? { ...cell, name: null } : cell));
-  return { ...fit, cells, image: { ...fit.image, slots } };
 }
 
 /** What is known of a unit's memory once its sheet is done. */

@@ -9,6 +9,7 @@ import * as numbering from './20261129_numbering';
 import * as alerts from './20261130_alerts';
 import * as networks from './20261201_networks';
 import * as scan from './20261202_scan';
+import * as naming from './20261203_naming';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -22,6 +23,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261130_alerts', migration: alerts },
   { name: '20261201_networks', migration: networks },
   { name: '20261202_scan', migration: scan },
+  { name: '20261203_naming', migration: naming },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -8,6 +8,7 @@ export { neighbours } from './between';
 export { neverTested } from './channel';
 export type { NextMove, PlanFinding, Repair } from './finding';
 export * from './gather';
+export * from './radioCheck';
 
 const ORDER: Readonly<Record<NextMove, number>> = { fix: 0, ask: 1, look: 2, know: 3 };
 

@@ -4,6 +4,7 @@ import { type FitPlan, fitPlan } from './fit';
 import { fitIdentity, hasIdentity } from './identity';
 import type { Cell, Fit } from './image';
 import { type UnitKind, unitKinds } from './kinds';
+import { writesNames } from './naming';
 import { pickedToneFindings } from './pickedTone';
 
 /** Devices that fit alike: of one kind, with the same numbers kept back; and what each channel comes to, in the plan's order. */
@@ -51,7 +52,9 @@ export function boardOf(
       if (findings.length > 0) unitFindings[unit.id] = findings;
     }
     const unitIds = kind.units.map(({ id }) => id);
-    return { key, descriptionId: description.id, keeps, title, unitIds, cells: fit.cells };
+    const isNamed = writesNames(plan, description, kind.names);
+    const cells = isNamed ? fit.cells : fit.cells.map((cell) => ({ ...cell, name: null }));
+    return { key, descriptionId: description.id, keeps, title, unitIds, cells };
   });
   return { kinds: togetherWhereAlike(kinds, fleet), unitFindings };
 }

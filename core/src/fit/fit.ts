@@ -13,7 +13,7 @@ import { fitScan, type ScanPlan } from './scan';
 /** What of a plan its fit depends on. */
 export type FitPlan = ScanPlan &
   FitPolicy &
-  Partial<Pick<Plan, 'numbering' | 'alerts' | 'fleet' | 'setup' | 'roleSetup'>>;
+  Partial<Pick<Plan, 'numbering' | 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.

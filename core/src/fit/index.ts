@@ -7,6 +7,7 @@ export * from './image';
 export type { Verdict } from './judge';
 export * from './kinds';
 export * from './names';
+export * from './naming';
 export * from './numbering';
 export * from './otherNumbers';
 export * from './pickedTone';

@@ -12,6 +12,8 @@ export interface UnitKind {
   readonly title: string;
   readonly device: FitDevice;
   readonly units: readonly Unit[];
+  /** What they say of names, where that is not as the plan says. */
+  readonly names: Unit['names'];
   /** Something of its holder's own is known to be in it. Without that it is a column of its own only where its fit is another one. */
   readonly hasOwn: boolean;
 }
@@ -31,7 +33,9 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const { places, settings, rest, wrote } = unit.holds;
     const isRead = places.length > 0 || Object.keys(settings).length > 0;
     const carries = description.kind === 'repeater' ? unit.carries : null;
-    const alike = JSON.stringify([description.id, keeps, isRead && [rest, places, settings, wrote], carries]);
+    const { names } = unit;
+    const own = [keeps, isRead && [rest, places, settings, wrote], carries, names];
+    const alike = JSON.stringify([description.id, own]);
     const kind = kinds.get(alike);
     if (kind) {
       kind.units.push(unit);
@@ -42,16 +46,24 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       keeps.length > 0 && `keeps ${keeps.join(' ')}`,
       isRead && `as ${unit.id} was read`,
       carries !== null && `carries ${carries}`,
+      names !== 'plan' && `names ${names}`,
     ];
-    const own = places.filter(({ number, values }) => values !== null && wrote[number] === undefined).length;
-    const title = [description.title, keeps.length > 0 && `${keeps.length} kept`, isRead && titleOf(own)];
+    const ownPlaces = places.filter(
+      ({ number, values }) => values !== null && wrote[number] === undefined,
+    ).length;
+    const title = [
+      description.title,
+      keeps.length > 0 && `${keeps.length} kept`,
+      isRead && titleOf(ownPlaces),
+    ];
     kinds.set(alike, {
       key: key.filter(Boolean).join(' '),
       description,
       keeps,
-      hasOwn: own > 0,
+      hasOwn: ownPlaces > 0,
       title: title.filter(Boolean).join(', '),
       device: fitDevice(description, heldMemory(description, unit.holds).memory, { keeps, carries }),
+      names,
       units: [unit],
     });
   }

@@ -5,6 +5,7 @@ import {
   type Memory,
   type Native,
   type Region,
+  type Slot,
   type SlotValues,
   slotsOf,
   writtenLists,
@@ -95,4 +96,12 @@ export function changedSinceFactory(description: Description, memory: Memory): n
       Object.entries(values).every(([field, value]) => !hasField(region, field) || before[field] === value);
     return same ? [] : [number];
   });
+}
+
+/** Whether a kind of set can be emptied place by place. */
+export function canErase(
+  { recipes }: Pick<Description, 'recipes'>,
+  { region }: Pick<Slot, 'region'>,
+): boolean {
+  return recipes?.erase?.regions.includes(region.id) ?? false;
 }

@@ -55,6 +55,18 @@ function inOrder<T>(value: T): T {
   return Object.fromEntries(entries.map(([key, inner]) => [key, inOrder(inner)])) as T;
 }
 
+/**
+ * Whether sheets write channel names: now, as their last part; another day; never; or only on sets whose display shows nothing else that
+ * tells one place from another.
+ */
+export const NAMING = ['now', 'later', 'never', 'needed'] as const;
+export const NamingSchema = z.strictObject({
+  all: z.enum(NAMING).default('now'),
+  /** By kind of device, where it differs. */
+  kinds: z.record(z.string().max(41), z.enum(NAMING)).overwrite(inOrder).default({}),
+});
+export type Naming = (typeof NAMING)[number];
+
 /** By kind of device and setting, the place in the setting's list. */
 const SetupSchema = z.record(
   z.string().max(41),
@@ -84,6 +96,7 @@ export const PlanHeadSchema = z.strictObject({
   setup: SetupSchema.overwrite(inOrder).default({}),
   /** The same for sets that a team or role carries, by its id: what stands here goes before what all have. */
   roleSetup: z.record(z.uuid(), SetupSchema).overwrite(inOrder).default({}),
+  naming: NamingSchema.default({ all: 'now', kinds: {} }),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 
@@ -99,7 +112,7 @@ export type Plan = z.infer<typeof PlanSchema>;
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
   const { name, country, receivePolicy, resumeDelay, groups, licensed, services } = plan;
-  const { numbering, alerts, fleet, setup, roleSetup } = plan;
+  const { numbering, alerts, fleet, setup, roleSetup, naming } = plan;
   return {
     name,
     country,
@@ -113,6 +126,7 @@ export function headOf(plan: PlanHead): PlanHead {
     fleet,
     setup,
     roleSetup,
+    naming,
   };
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
 import { HeldPlaceSchema, HeldSettingsSchema, MOST_PLACES, WroteSchema } from './held';
+import { NAMING } from './plan';
 import { ToneOrUnknownSchema } from './tone';
 
 const line = LineSchema.trim();
@@ -62,8 +63,8 @@ export const UnitSchema = z.strictObject({
     .default({ what: 'unknown', on: 'unknown', rest: 'unknown', places: [], settings: {}, wrote: {} }),
   /** How its sheet begins while nobody knows what it holds: with every value set anew, or with a reset, to which its holder agreed. */
   start: z.enum(['absolute', 'reset']).default('absolute'),
-  /** Whether its sheet writes names, or leaves them for another day: till then its places go by number. */
-  names: z.enum(['now', 'later']).default('now'),
+  /** Whether its sheet writes names, where that is not as the plan says: without them its places go by number. */
+  names: z.enum(['plan', ...NAMING]).default('plan'),
   /** Places whose present contents may go: somebody has looked at them. */
   accepts: z.array(z.number().int().min(0).max(99_999)).max(MOST_PLACES).default([]),
   /** For an alert radio, the day on which its last test was heard. */

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Changes, PlaceChange } from '../memory/index';
-import { hasField, isUnseen, valuesOnceUsed } from '../memory/index';
+import { canErase, hasField, isUnseen, valuesOnceUsed } from '../memory/index';
 import {
   type Description,
   isLoadedByProgram,
@@ -39,11 +39,6 @@ export interface SheetOptions {
   readonly pickedTone?: Unit['pickedTone'];
   /** Return everything to the factory state first; `changes` then start from there. */
   readonly resets?: boolean;
-}
-
-/** Whether a kind of set can be emptied place by place. */
-export function canErase({ recipes }: Pick<Description, 'recipes'>, slot: PlaceChange['slot']): boolean {
-  return recipes?.erase?.regions.includes(slot.region.id) ?? false;
 }
 
 /**

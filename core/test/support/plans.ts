@@ -63,6 +63,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     fleet: { statuses: [], calls: [] },
     setup: {},
     roleSetup: {},
+    naming: { all: 'now', kinds: {} },
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };

@@ -40,9 +40,9 @@ export function TakeInFile({
           {isTaken ? (
             <p className="font-semibold">
               It was taken in.{' '}
-              <a href="" className="link font-normal">
+              <button type="button" className="link font-normal" onClick={() => window.location.reload()}>
                 Load the page again
-              </a>{' '}
+              </button>{' '}
               to see it. Some of its steps want a look:
             </p>
           ) : (

@@ -28,6 +28,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   calls: 'calls',
   setup: 'settings of whole sets',
   roleSetup: 'settings by role',
+  naming: 'names on displays',
   roleId: 'set up for',
   recording: 'recorded steps',
   areas: 'areas',

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
+import { type RadioCheck, radioChecks } from '@umbrex/core/check';
 import type { LoadedAlike } from '@umbrex/core/effort';
-import { hasIdentity } from '@umbrex/core/fit';
+import { type Cell, hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
   type Confidence,
@@ -14,7 +15,7 @@ import {
   type UnitState,
   withProof,
 } from '@umbrex/core/flow';
-import type { Description, Unit } from '@umbrex/core/model';
+import type { Description, Person, Station, Unit } from '@umbrex/core/model';
 import {
   type CardSlot,
   type CopyOffer,
@@ -30,6 +31,7 @@ import {
   sheetBlocks,
   valuesCard,
 } from '@umbrex/core/procedure';
+import { factOf } from '@umbrex/core/stations';
 import type { Desk } from './desk';
 import { Kept } from './kept';
 import { log } from './log';
@@ -128,6 +130,37 @@ export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined
   const own = ownPlaces(description, now, unit.holds.wrote);
   return offerCopy(description, { unit, shall: afterSheet(description, data), before: now, own }, others);
 }
+
+/** Who holds a unit, by the roster or by what is written, and the calls that show that it works, with whom. */
+export function checksFor(
+  { state, units, board }: Desk,
+  { unit, fit }: SheetData,
+  people: readonly Person[],
+  stations: readonly Station[],
+): { holder: string; checks: RadioCheck[] } {
+  const holderOf = ({ personId, holder }: Unit) => people.find(({ id }) => id === personId)?.name ?? holder;
+  const talking = (cells: readonly Cell[]) =>
+    new Set(cells.flatMap(({ channelId, slot, verdict }) => (slot && TALKS.has(verdict) ? [channelId] : [])));
+  const talksOn = new Map(
+    board.kinds.flatMap(({ unitIds, cells }) => unitIds.map((id) => [id, talking(cells)] as const)),
+  );
+  const partners = units.flatMap(({ unit: other }) => {
+    const channels = talksOn.get(other.id);
+    if (other.id === unit.id || !channels || channels.size === 0) return [];
+    return [{ nickname: other.nickname, holder: holderOf(other), talksOn: channels }];
+  });
+  const onAir = stations.map((station) => ({
+    name: station.name,
+    outputHz: factOf(station, 'outputHz'),
+    inputHz: factOf(station, 'inputHz'),
+    inputTone: factOf(station, 'inputTone'),
+    status: factOf(station, 'status'),
+  }));
+  const holder = holderOf(unit);
+  return { holder, checks: radioChecks(state.plan, talking(fit.cells), holder, partners, onAir) };
+}
+
+const TALKS: ReadonlySet<Cell['verdict']> = new Set(['full', 'adapted']);
 
 /** Prepares the sheet of one unit; `undefined` when there is no such unit. */
 export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {

@@ -1,8 +1,9 @@
-import type { Unit } from '@umbrex/core/model';
+import type { Naming, Unit } from '@umbrex/core/model';
 import { isTestDue } from '@umbrex/core/today';
 import { Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { NAMING_OPTIONS } from '../../messages/naming';
 import { TakeOut } from '../desk/TakeOut';
 import { RosterImport } from '../RosterImport/RosterImport';
 import { SetupForm } from './SetupForm';
@@ -148,6 +149,24 @@ function KindSection(props: SectionProps) {
             {kind.steps === 'unknown' ? 'Record its steps once' : 'Its steps, as they were recorded'}
           </a>
         </p>
+      )}
+      {props.mayEdit && kind.namesByKeys && (
+        <label className="flex flex-wrap items-center gap-2 py-1 text-[0.87rem]">
+          <span className="muted">
+            Names on displays<span className="sr-only"> of every {kind.title}</span>
+          </span>
+          <select
+            className="select select-xs w-64"
+            value={props.namingOn(kind)}
+            onChange={(event) => void props.saveNaming(kind, event.target.value as Naming | 'plan')}
+          >
+            {NAMING_OPTIONS.map(([naming, text]) => (
+              <option key={naming} value={naming}>
+                {text}
+              </option>
+            ))}
+          </select>
+        </label>
       )}
       {props.mayEdit && kind.settings.length > 0 && (
         <SetupForm
@@ -296,14 +315,19 @@ function AlertTest(props: { unit: Unit; today: string; mayEdit: boolean; heard: 
   );
 }
 
-function TakeIn({ importDescription, importFindings }: ReturnType<typeof useDeviceDesk>) {
+function TakeIn({ importDescription, importFindings, isTaken }: ReturnType<typeof useDeviceDesk>) {
   return (
     <section className="max-w-xl border-t border-base-300 pt-4">
       <h2 className="font-bold">Another kind of device</h2>
       <p className="mb-2 text-[0.93rem]">
         A kind is described by a file: what it can do and how its keys work. No code is needed for a new one.
       </p>
-      <TakeInFile label="Bring in a description file" take={importDescription} findings={importFindings} />
+      <TakeInFile
+        label="Bring in a description file"
+        take={importDescription}
+        findings={importFindings}
+        isTaken={isTaken}
+      />
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
-import type { Person, PlanHead, Unit } from '@umbrex/core/model';
+import type { Naming, Person, PlanHead, Unit } from '@umbrex/core/model';
 import { useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -21,6 +21,8 @@ export interface Kind {
   readonly repeats: boolean;
   /** Whether its keys are described, were recorded once with a set in hand, or nobody has. */
   readonly steps: 'known' | 'recorded' | 'unknown';
+  /** Its names are set by keys, so that whether they are is a choice. */
+  readonly namesByKeys: boolean;
   /** Settings of the whole set whose keys are described, with the values each can take, and its own from the factory. */
   readonly settings: readonly { id: string; title: string; values: readonly string[]; factory: number }[];
   /** The tones its operator can pick by hand; `null` where the set has no such thing or nobody knows. */
@@ -89,6 +91,19 @@ export function useDeviceDesk(initial: Initial) {
       roleId === ''
         ? { ...plan.head, setup: changed }
         : { ...plan.head, roleSetup: isEmpty ? otherRoles : { ...otherRoles, [roleId]: changed } };
+    await saveHead(head, `The settings of every ${kind.title}${role ? ` of ${role.name}` : ''} are saved.`);
+  };
+  /** Saves whether names are written on a kind; `plan` as on all of them. */
+  const saveNaming = async (kind: Kind, naming: Naming | 'plan') => {
+    const { [kind.id]: _, ...others } = plan.head.naming.kinds;
+    const kinds = naming === 'plan' ? others : { ...others, [kind.id]: naming };
+    await saveHead(
+      { ...plan.head, naming: { ...plan.head.naming, kinds } },
+      `What is said of names on every ${kind.title} is saved.`,
+    );
+  };
+
+  const saveHead = async (head: PlanHead, done: string) => {
     try {
       const { editId } = await call<{ editId: string | null }>('PUT', `/api/plans/${initial.planId}`, {
         version: plan.version,
@@ -96,9 +111,7 @@ export function useDeviceDesk(initial: Initial) {
       });
       setPlan({ head, version: editId ? plan.version + 1 : plan.version });
       $notice.set({
-        text: editId
-          ? `The settings of every ${kind.title}${role ? ` of ${role.name}` : ''} are saved.`
-          : 'Nothing was different.',
+        text: editId ? done : 'Nothing was different.',
         kind: 'done',
         ...(editId && { editId }),
       });
@@ -147,6 +160,8 @@ export function useDeviceDesk(initial: Initial) {
     wantedOn: (kind: Kind, roleId: string): Settings =>
       (roleId === '' ? plan.head.setup : (plan.head.roleSetup[roleId] ?? {}))[kind.id] ?? {},
     saveSetup,
+    namingOn: (kind: Kind): Naming | 'plan' => plan.head.naming.kinds[kind.id] ?? 'plan',
+    saveNaming,
     importDescription,
     importFindings,
     isTaken,

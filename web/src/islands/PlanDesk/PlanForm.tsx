@@ -1,7 +1,8 @@
 import { useStore } from '@nanostores/react';
-import { headOf, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
+import { headOf, NamingSchema, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
+import { NAMING_TEXT } from '../../messages/naming';
 import { $settled } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
 import { FleetForm } from './FleetForm';
@@ -81,6 +82,22 @@ export function PlanForm({ plan, version, save }: Props) {
         >
           <option value="on">stay for the answer, for conversations</option>
           <option value="off">move on at once, to hear more places</option>
+        </select>
+      </label>
+      <label className="block">
+        <span className="muted text-[0.87rem]">Names on displays that are set by keys</span>
+        <select
+          className="select select-sm w-full"
+          value={head.naming.all}
+          onChange={(event) =>
+            change({ naming: NamingSchema.parse({ ...head.naming, all: event.target.value }) })
+          }
+        >
+          {Object.entries(NAMING_TEXT).map(([naming, text]) => (
+            <option key={naming} value={naming}>
+              {text}
+            </option>
+          ))}
         </select>
       </label>
       <label className="block">

@@ -1,37 +1,53 @@
-import type { Unit } from '@umbrex/core/model';
+import type { Naming, Unit } from '@umbrex/core/model';
+import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { NAMING_OPTIONS } from '../../messages/naming';
 import { useUnitChoice } from './useUnitChoice';
 
 interface Props {
   readonly unit: Unit;
   readonly version: number;
-  /** Presses that the names take, of all on the sheet. */
+  /** What the plan says of names on this kind of set. */
+  readonly byPlan: string;
+  /** Presses that the names take, of all on the sheet; none where they are not written. */
   readonly presses: number;
   readonly of: number;
 }
 
-/** Leaves the names of a set for another day, or has its sheet write them. */
-export function NamesChoice({ unit, version, presses, of }: Props) {
+/** Whether the sheet of a set writes names, where that is not as the plan says. */
+export function NamesChoice({ unit, version, byPlan, presses, of }: Props) {
   const { failure, busy, choose } = useUnitChoice();
-  const isLater = unit.names === 'later';
-  const names = isLater ? 'now' : 'later';
+  const [names, setNames] = useState<Naming | 'plan'>(unit.names);
   return (
-    <p className="mt-2 flex flex-wrap items-center gap-2 text-[0.93rem]">
-      {isLater
-        ? 'Names are left for another day: places go by number till then.'
-        : `Names come last and take ${presses} of ${of} presses.`}
-      <button
-        type="button"
-        className="btn btn-outline btn-xs"
-        disabled={busy}
-        onClick={() => void choose([{ unit, version }], { names })}
-      >
-        {isLater ? 'Write the names' : 'Leave names for later'}
-      </button>
+    <div className="mt-2 text-[0.93rem]">
+      <p>
+        {presses > 0
+          ? `Names come last and take ${presses} of ${of} presses.`
+          : 'Names are not written: places go by what their display shows.'}{' '}
+        The plan says: {byPlan}.
+      </p>
+      <div className="flex flex-wrap items-end gap-2">
+        <LabelledSelect
+          title="Names on this set"
+          value={names}
+          options={NAMING_OPTIONS}
+          set={setNames}
+          width="w-72"
+        />
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          disabled={busy || names === unit.names}
+          onClick={() => void choose([{ unit, version }], { names })}
+        >
+          Set it so
+        </button>
+      </div>
       {failure && (
-        <span role="alert" className="font-semibold text-error">
+        <p role="alert" className="font-semibold text-error">
           {failure}
-        </span>
+        </p>
       )}
-    </p>
+    </div>
   );
 }

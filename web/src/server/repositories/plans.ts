@@ -44,6 +44,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
     fleet: row.fleet,
     setup: row.setup,
     roleSetup: row.role_setup,
+    naming: row.naming,
     channels: rows.map(channelFromRow),
   });
   return {
@@ -70,6 +71,7 @@ export async function insertPlan(trx: Knex.Transaction, workspaceId: string, pla
     fleet: JSON.stringify(plan.fleet),
     setup: JSON.stringify(plan.setup),
     role_setup: JSON.stringify(plan.roleSetup),
+    naming: JSON.stringify(plan.naming),
   });
   const rows = plan.channels.map((channel, i) => ({
     ...channelRow(channel),
@@ -180,6 +182,7 @@ export async function savePlanHead(
       fleet: JSON.stringify(head.fleet),
       setup: JSON.stringify(head.setup),
       role_setup: JSON.stringify(head.roleSetup),
+      naming: JSON.stringify(head.naming),
       version: version + 1,
     });
   return recordEdit(

@@ -34,6 +34,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
     fleet: { statuses: [], calls: [] },
     setup: {},
     roleSetup: {},
+    naming: { all: 'now', kinds: {} },
     groups: [{ id: groupId, name: 'Channels', note: '' }],
     channels: [],
   };

@@ -1,0 +1,94 @@
+import { type Channel, kindOf, type Plan } from '../model/index';
+import { neverTested } from './channel';
+
+/** A set that one could be called from, and the channels of the plan it can talk on. */
+export interface Partner {
+  readonly nickname: string;
+  /** Who has it; empty where nobody does. */
+  readonly holder: string;
+  readonly talksOn: ReadonlySet<string>;
+}
+
+/** A repeater as the group's list has it; what nobody said is absent. */
+export interface OnAir {
+  readonly name: string;
+  readonly outputHz?: number | undefined;
+  readonly inputHz?: number | undefined;
+  readonly inputTone?: string | undefined;
+  readonly status?: string | undefined;
+}
+
+/** One call to try: on which channel, with whom, and through which repeater. */
+export interface RadioCheck {
+  readonly kind: 'direct' | 'repeater';
+  readonly channelId: string;
+  /** Those who can answer, three at most; nobody where no other set talks there. */
+  readonly partners: readonly Pick<Partner, 'nickname' | 'holder'>[];
+  /** The repeater's name in the list; `null` where it is not in it, or the call is direct. */
+  readonly through: string | null;
+}
+
+const TIERS = ['must', 'should', 'nice'] as const;
+const MOST_PARTNERS = 3;
+
+/**
+ * The calls that show that a loaded set works: one direct and one through a repeater, each on the channel of most weight on which somebody
+ * else can answer. Never on distress and calling channels, where permission is needed or unknown only if nothing else is left, and never
+ * through a repeater that is off the air.
+ * @param talksOn the channels on which the set itself talks
+ * @param holder who has it: their own other sets answer last
+ */
+export function radioChecks(
+  plan: Pick<Plan, 'channels' | 'country'>,
+  talksOn: ReadonlySet<string>,
+  holder: string,
+  partners: readonly Partner[],
+  stations: readonly OnAir[],
+): RadioCheck[] {
+  const stationOf = (channel: Channel) =>
+    stations.find(
+      ({ outputHz, inputHz }) => outputHz === channel.receiveHz && inputHz === channel.transmitHz,
+    );
+  const isOff = (channel: Channel) =>
+    ['off-air', 'gone', 'planned'].includes(stationOf(channel)?.status ?? '');
+  const answering = (channel: Channel) =>
+    partners
+      .filter((partner) => partner.talksOn.has(channel.id))
+      .sort((a, b) => nearness(a, holder) - nearness(b, holder));
+  return (['direct', 'repeater'] as const).flatMap((kind): RadioCheck[] => {
+    const fit = plan.channels.filter(
+      (channel) =>
+        kindOf(channel) === kind && talksOn.has(channel.id) && !neverTested(channel, plan) && !isOff(channel),
+    );
+    const rank = (channel: Channel) =>
+      (answering(channel).length === 0 ? 100 : 0) +
+      (channel.access === 'open' ? 0 : 10) +
+      TIERS.indexOf(channel.tier);
+    const [best] = fit.toSorted((a, b) => rank(a) - rank(b));
+    if (!best) return [];
+    return [
+      {
+        kind,
+        channelId: best.id,
+        partners: answering(best)
+          .slice(0, MOST_PARTNERS)
+          .map(({ nickname, holder: who }) => ({ nickname, holder: who })),
+        through: kind === 'repeater' ? (stationOf(best)?.name ?? null) : null,
+      },
+    ];
+  });
+}
+
+/** The one repeater that a channel opens: of several on its pair the one that waits for its tone; nobody guesses among more. */
+function stationFor(channel: Channel, stations: readonly OnAir[]): OnAir | undefined {
+  const onPair = stations.filter(
+    ({ outputHz, inputHz }) => outputHz === channel.receiveHz && inputHz === channel.transmitHz,
+  );
+  const opened =
+    onPair.length > 1 ? onPair.filter(({ inputTone }) => inputTone === channel.transmitTone) : onPair;
+  return opened.length === 1 ? opened[0] : undefined;
+}
+
+/** Somebody else first, then a set that nobody holds, then one's own other ones. */
+const nearness = (partner: Partner, holder: string) =>
+  partner.holder === '' ? 1 : partner.holder === holder ? 2 : 0;

@@ -1,0 +1,53 @@
+import { namingOf, writesNames } from '@umbrex/core/fit';
+import { prepare } from '@umbrex/core/flow';
+import type { Description, Naming, Plan } from '@umbrex/core/model';
+import { describe, expect, it } from 'vitest';
+import { shipped } from '../support/devices';
+import { OSTREL, unit } from '../support/plans';
+
+const AMATEUR = shipped('amateur-handheld');
+const saying = (all: Naming, kinds: Record<string, Naming> = {}): Plan => ({
+  ...OSTREL,
+  naming: { all, kinds },
+});
+
+describe('whether names are written', () => {
+  it('the set goes before its kind, the kind before the plan', () => {
+    const plan = saying('later', { 'amateur-handheld': 'never' });
+    expect(namingOf(plan, AMATEUR)).toBe('never');
+    expect(namingOf(plan, AMATEUR, 'now')).toBe('now');
+    expect(namingOf(plan, shipped('guided-handheld'))).toBe('later');
+    expect(namingOf({}, AMATEUR)).toBe('now');
+  });
+  it('a program writes them unless nobody wants them', () => {
+    const cable = shipped('cable-handheld');
+    expect(
+      (['now', 'later', 'needed', 'never'] as const).map((all) => writesNames(saying(all), cable)),
+    ).toEqual([true, true, true, false]);
+  });
+  it('only where the display shows nothing else: not on one that shows numbers, but on one that shows names alone', () => {
+    const nameOnly = structuredClone(AMATEUR) as Description;
+    const start = nameOnly.behaviour?.modes[nameOnly.behaviour.start];
+    if (!start) throw new Error('no start');
+    start.screen = ['{name}'];
+    expect([writesNames(saying('needed'), AMATEUR), writesNames(saying('needed'), nameOnly)]).toEqual([
+      false,
+      true,
+    ]);
+    // Where nobody knows what it shows, it may show nothing else.
+    const { behaviour: _, ...unknown } = AMATEUR;
+    expect(writesNames(saying('needed'), unknown)).toBe(true);
+  });
+  it('the sheet follows, and proves', () => {
+    const sheet = (all: Naming, names: Parameters<typeof unit>[2] = {}) => {
+      const { sheet, proof, fit } = prepare(saying(all), AMATEUR, unit(1, 'amateur-handheld', names));
+      expect(proof.proven).toBe(true);
+      return [sheet.steps.some(({ part }) => part === 'names'), fit.cells.some(({ name }) => name)];
+    };
+    expect(sheet('now')).toEqual([true, true]);
+    expect(sheet('never')).toEqual([false, false]);
+    expect(sheet('needed')).toEqual([false, false]);
+    expect(sheet('never', { names: 'now' })).toEqual([true, true]);
+    expect(sheet('now', { names: 'later' })).toEqual([false, false]);
+  });
+});

@@ -1,0 +1,19 @@
+import type { Knex } from 'knex';
+
+/** Whether sheets write channel names, by plan and kind; a set follows the plan unless it says otherwise. */
+export async function up(db: Knex): Promise<void> {
+  await db.schema.alterTable('plan', (t) => {
+    t.jsonb('naming').notNullable().defaultTo('{"all":"now","kinds":{}}');
+  });
+  // Until now every set said "now" of its own, and nobody chose that.
+  await db.raw(`update unit set details = details - 'names' where details->>'names' = 'now'`);
+}
+
+export async function down(db: Knex): Promise<void> {
+  await db.schema.alterTable('plan', (t) => {
+    t.dropColumn('naming');
+  });
+  await db.raw(
+    `update unit set details = jsonb_set(details, '{names}', to_jsonb(case when details->>'names' = 'later' then 'later' else 'now' end))`,
+  );
+}

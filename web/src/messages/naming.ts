@@ -1,0 +1,15 @@
+import type { Naming } from '@umbrex/core/model';
+
+/** What can be chosen of names on displays. */
+export const NAMING_TEXT: Readonly<Record<Naming, string>> = {
+  now: 'written last, once all places work',
+  later: 'left for another day',
+  never: 'never written',
+  needed: 'only where the display shows nothing else',
+};
+
+/** The choices of something that can also follow the plan. */
+export const NAMING_OPTIONS = [
+  ['plan', 'as the plan says'],
+  ...(Object.entries(NAMING_TEXT) as [Naming, string][]),
+] as const satisfies readonly (readonly [Naming | 'plan', string])[];
