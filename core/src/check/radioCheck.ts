@@ -45,10 +45,7 @@ export function radioChecks(
   partners: readonly Partner[],
   stations: readonly OnAir[],
 ): RadioCheck[] {
-  const stationOf = (channel: Channel) =>
-    stations.find(
-      ({ outputHz, inputHz }) => outputHz === channel.receiveHz && inputHz === channel.transmitHz,
-    );
+  const stationOf = (channel: Channel) => stationFor(channel, stations);
   const isOff = (channel: Channel) =>
     ['off-air', 'gone', 'planned'].includes(stationOf(channel)?.status ?? '');
   const answering = (channel: Channel) =>
