@@ -8,6 +8,7 @@ import {
   type ListItem,
   type Memory,
   type Slot,
+  type SlotContent,
   slotReader,
   slotsOf,
   type Unit,
@@ -30,6 +31,8 @@ export interface FitDevice {
   readonly freeSlots: readonly Slot[];
   /** Free slots that hold something now, with the frequency they receive on, in hertz. */
   readonly filled: ReadonlyMap<number, number>;
+  /** What each of those does on the air now. */
+  readonly holding: ReadonlyMap<number, SlotContent>;
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   readonly field: Readonly<Partial<Record<Holds, Field>>>;
   readonly present: Memory;
@@ -65,6 +68,12 @@ export function fitDevice(
   const slotRead = readBy(slots.filter(({ region }) => isForChannels(region)));
   const read = slotReader(description);
   const freeSlots = slots.filter((slot) => slot.region.content.kind === 'free');
+  const holding = new Map(
+    freeSlots.flatMap((slot) => {
+      const content = read(slot, present.slots.get(slot.number) ?? null);
+      return content ? [[slot.number, content] as const] : [];
+    }),
+  );
   return {
     description,
     slots,
@@ -74,12 +83,8 @@ export function fitDevice(
     readAs: new Map([...slotRead].map(([number, slot]) => [slot.number, number])),
     hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
     freeSlots,
-    filled: new Map(
-      freeSlots.flatMap((slot) => {
-        const content = read(slot, present.slots.get(slot.number) ?? null);
-        return content ? [[slot.number, content.receiveHz] as const] : [];
-      }),
-    ),
+    filled: new Map([...holding].map(([number, { receiveHz }]) => [number, receiveHz])),
+    holding,
     lists: writtenLists(description),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),
     present,

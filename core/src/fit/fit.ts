@@ -1,14 +1,14 @@
 import type { Finding } from '../findings/index';
-import type { Channel, Plan } from '../model/index';
+import type { Channel, Plan, Slot } from '../model/index';
 import { fitAlerts } from './alerts';
-import type { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import type { Cell, Fit, WantedSlot } from './image';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, spellable, uniqueName } from './names';
-import type { Placement } from './place';
-import { numberedPlace, roomIn, sameContent } from './room';
+import { type Placement, sameContent } from './place';
+import { numberedPlace, type Room, roomIn } from './room';
 import { fitScan, type ScanPlan } from './scan';
+import { isThere, zoneNames } from './zones';
 
 /** What of a plan its fit depends on. */
 export type FitPlan = ScanPlan &
@@ -51,7 +51,7 @@ export function fitPlan(
   }
   for (const judgement of room.turns)
     if (!cells.has(judgement.channel.id))
-      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, room.blocks));
+      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, room));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   const scan = fitScan(plan, device, used);
   const marked = settled.map((cell) => {
@@ -63,7 +63,7 @@ export function fitPlan(
     descriptionId: device.description.id,
     cells: sayWhereSplit(marked, plan.channels),
     image: {
-      slots: new Map([...scan.slots, ...alerts.places]),
+      slots: new Map([...scan.slots, ...zoneNames(plan, device, scan.slots), ...alerts.places]),
       settings: { ...wantedSettings(plan, device), ...scan.settings, ...alerts.settings },
     },
     findings: alerts.findings,
@@ -110,7 +110,7 @@ function settle(
   used: Map<number, WantedSlot>,
   names: Set<string>,
   channels: readonly Channel[],
-  blocks: NetworkBlocks,
+  { blocks, zoneOf }: Room,
 ): Cell {
   const { channel, outcome, reasons } = judgement;
   const cell = (verdict: Verdict, findings: readonly Finding[]): Cell => ({
@@ -123,7 +123,7 @@ function settle(
   if (outcome === 'no' || outcome === 'unknown') return cell(outcome, reasons);
   let blocked: Finding | undefined;
   const isFull = isAtCapacity(device, used);
-  for (const slot of judgement.slots) {
+  for (const slot of zoneFirst(judgement, zoneOf.get(channel.id), device)) {
     const there = used.get(slot.number);
     if (!there && ((isFull && !slot.fixed) || !blocks.allows(channel, slot))) continue;
     // Only a channel on the same frequency could share it: nothing more is asked of the others.
@@ -144,6 +144,22 @@ function settle(
     }
   }
   return cell('no', [blocked ?? { code: 'no-free-slot', severity: 'error' }]);
+}
+
+/** The places that a channel may ask for: where it is already, then those of its group's zone, then the other free ones. */
+function zoneFirst(judgement: Judgement, zone: number | undefined, { holding }: FitDevice): readonly Slot[] {
+  const { slots } = judgement;
+  if (zone === undefined) return slots;
+  const firstFree = slots.findIndex(({ fixed }) => !fixed);
+  const rank = (slot: Slot) => {
+    if (slot.fixed) return 4;
+    const isHere = slot.bank === zone;
+    if (isThere(judgement, slot, holding)) return isHere ? 0 : 1;
+    return isHere && !holding.has(slot.number) ? 2 : 3;
+  };
+  // Places of one rank stay in their order.
+  const rest = slots.slice(firstFree).toSorted((a, b) => rank(a) - rank(b));
+  return [...slots.slice(0, firstFree), ...rest];
 }
 
 /** Whether as many free places are filled as the set can hold at once, with those that its holder filled. */

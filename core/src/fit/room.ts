@@ -2,6 +2,8 @@ import type { Channel, Slot, SlotContent } from '../model/index';
 import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import type { Judgement } from './judge';
+import { sameContent } from './place';
+import { zonesOf } from './zones';
 
 /** What is settled on a set before anybody asks for numbers: who chooses first, which channels it has room for, and which need not move. */
 export interface Room {
@@ -15,6 +17,8 @@ export interface Room {
   readonly holds: ReadonlySet<string>;
   /** The network that each block belongs to. */
   readonly blocks: NetworkBlocks;
+  /** The block of the zone that a channel's group has, where it fits into one. */
+  readonly zoneOf: ReadonlyMap<string, number>;
 }
 
 /**
@@ -42,11 +46,10 @@ export function roomIn(judged: readonly Judgement[], device: FitDevice, channels
     }
   }
   const moving = turns.filter((judgement) => isIn(judgement) && !homeOf.has(judgement.channel.id));
-  const holds = new Set([
-    ...homeOf.keys(),
-    ...moving.slice(0, freeRoom(device)).map(({ channel }) => channel.id),
-  ]);
-  return { turns, homeOf, homes: new Set(contents.keys()), holds, blocks };
+  const coming = moving.slice(0, freeRoom(device));
+  const holds = new Set([...homeOf.keys(), ...coming.map(({ channel }) => channel.id)]);
+  const zoneOf = zonesOf(coming, device, channels);
+  return { turns, homeOf, homes: new Set(contents.keys()), holds, blocks, zoneOf };
 }
 
 /** The place where people read a channel's number, where the set can have it there. */
@@ -106,18 +109,6 @@ function homeFor(
     if (content && isFree(slot, content)) return { slot, content };
   }
   return undefined;
-}
-
-/** Whether two places do the same on the air, whatever they are called. */
-export function sameContent(a: SlotContent, b: SlotContent): boolean {
-  return (
-    a.receiveHz === b.receiveHz &&
-    a.transmitHz === b.transmitHz &&
-    a.transmitTone === b.transmitTone &&
-    a.receiveTone === b.receiveTone &&
-    a.powerW === b.powerW &&
-    a.bandwidth === b.bandwidth
-  );
 }
 
 /**

@@ -91,6 +91,8 @@ export const RegionSchema = z.strictObject({
     z.strictObject({ kind: z.literal('areas') }),
     /** A place for who the set is, for whom it can call, for texts that it sends by a key; no channel goes there. */
     z.strictObject({ kind: z.enum(['own', 'calls', 'status']) }),
+    /** A place for the name of each zone of another region, in its order; no channel goes there. */
+    z.strictObject({ kind: z.literal('zones'), of: id }),
   ]),
   /** Places for the control channels of trunked networks, one network in each block; nothing else goes there, and they never send. */
   towers: z.literal(true).optional(),
@@ -326,6 +328,13 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     for (const way of ['keypad', 'cable'] as const)
       for (const field of region[way])
         if (!fieldIds.has(field)) say(['regions', i, way], `no field "${field}"`);
+    const { content } = region;
+    if (content.kind === 'zones') {
+      const zoned = description.regions.find((other) => other.id === content.of);
+      if (!zoned) say(['regions', i, 'content', 'of'], `no region "${content.of}"`);
+      else if (Math.ceil(zoned.count / zoned.size) < region.count)
+        say(['regions', i, 'count'], `more places than zones of "${content.of}"`);
+    }
     if (region.stride < region.size)
       say(['regions', i, 'stride'], 'blocks overlap: stride is smaller than size');
     if (region.content.kind === 'fixed' && region.content.channels.length !== region.size)

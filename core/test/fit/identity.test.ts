@@ -26,7 +26,10 @@ function entries(image: ReturnType<typeof prepare>['fit']['image']) {
   return Object.fromEntries(
     slotsOf(FLEET).flatMap((slot) => {
       const content = read(slot, memory.slots.get(slot.number) ?? null);
-      return content?.receiveHz === 0 ? [[slot.label, [content.fleetId, content.name]]] : [];
+      // The name of a zone is no signalling.
+      return content?.receiveHz === 0 && slot.region.content.kind !== 'zones'
+        ? [[slot.label, [content.fleetId, content.name]]]
+        : [];
     }),
   );
 }

@@ -48,4 +48,5 @@ export const REGION_TEXT: Readonly<Record<DrawnRegion['kind'], string>> = {
   own: 'who it is',
   calls: 'whom it can call',
   status: 'texts that it sends by a key',
+  zones: 'name of a zone',
 };

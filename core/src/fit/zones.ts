@@ -1,0 +1,125 @@
+import { valuesOnceUsed } from '../memory/index';
+import type { Channel, Plan, Region, Slot } from '../model/index';
+import type { FitDevice } from './device';
+import type { WantedSlot } from './image';
+import type { Judgement } from './judge';
+import { shortenName, spellable } from './names';
+import { isReceiveOnly } from './place';
+
+/** Whether people come to the places of a region by a zone and a place in it: then a group belongs in one zone. */
+function isZoned({ banks, label, content, towers }: Region): boolean {
+  return banks.length > 1 && /\{bank\}/.test(label) && content.kind === 'free' && towers === undefined;
+}
+
+/**
+ * The zone of each group that fits into one whole, by channel: the block of its places. Each group has a zone of its own as long as there
+ * are enough; else several share one, the largest first. A group that fits into no zone has none, and its channels go where there is room.
+ * @param moving the channels that come to free places, in the order in which they choose
+ */
+export function zonesOf(
+  moving: readonly Judgement[],
+  { freeSlots, holding }: FitDevice,
+  channels: readonly Channel[],
+): Map<string, number> {
+  const zones = new Map<number, Slot[]>();
+  for (const slot of freeSlots)
+    if (isZoned(slot.region)) zones.set(slot.bank, [...(zones.get(slot.bank) ?? []), slot]);
+  if (zones.size === 0) return new Map();
+  const groups = channels.reduce((all, { groupId }) => all.add(groupId), new Set<string>());
+  const parts = [...groups].flatMap((groupId) => {
+    const members = moving.filter(({ channel }) => channel.groupId === groupId);
+    // What is only heard goes where the set never sends, if it has such places: apart from the rest of its group.
+    const heard = members.filter((member) => isDeaf(firstFree(member)));
+    return [members.filter((member) => !heard.includes(member)), heard].filter(({ length }) => length > 0);
+  });
+  const largestFirst = parts.toSorted((a, b) => b.length - a.length);
+  const tried = [
+    pack(parts, zones, holding, true),
+    pack(parts, zones, holding, false),
+    pack(largestFirst, zones, holding, false),
+  ];
+  return tried.reduce((best, one) => (one.size > best.size ? one : best));
+}
+
+/** Whether a place holds the channel already: its frequency, and the tone it waits for, if it waits for one. */
+export function isThere({ contentAt }: Judgement, slot: Slot, holding: FitDevice['holding']): boolean {
+  const now = holding.get(slot.number);
+  const wanted = now && contentAt(slot);
+  return (
+    wanted !== undefined && now?.receiveHz === wanted.receiveHz && now.receiveTone === wanted.receiveTone
+  );
+}
+
+const isDeaf = (slot: Slot | undefined) => slot !== undefined && isReceiveOnly(slot);
+
+/** The free place that a channel would choose first. */
+function firstFree({ slots, at }: Judgement): Slot | undefined {
+  return slots.find((slot) => !slot.fixed && at(slot));
+}
+
+/**
+ * Puts groups into zones one after another: where most of it is already, else each into a fresh one, or into the first that has room.
+ * @param holding what the places hold now
+ */
+function pack(
+  groups: readonly (readonly Judgement[])[],
+  zones: ReadonlyMap<number, readonly Slot[]>,
+  holding: FitDevice['holding'],
+  eachItsOwn: boolean,
+): Map<string, number> {
+  const taken = new Map<number, number>();
+  const zoneOf = new Map<string, number>();
+  for (const members of groups) {
+    const there = (slots: readonly Slot[]) =>
+      members.filter((member) => slots.some((slot) => isThere(member, slot, holding))).length;
+    const wantsDeaf = isDeaf(members[0] && firstFree(members[0]));
+    const fits = [...zones].filter(([bank, slots]) => {
+      const before = taken.get(bank) ?? 0;
+      const empty = slots.filter(({ number }) => !holding.has(number)).length;
+      const [some] = slots;
+      return (
+        empty + there(slots) - before >= members.length &&
+        (!eachItsOwn || before === 0) &&
+        isDeaf(some) === wantsDeaf &&
+        members.every((member) => slots.some((slot) => member.slots.includes(slot) && member.at(slot)))
+      );
+    });
+    const [zone] = fits.toSorted(([, a], [, b]) => there(b) - there(a));
+    if (!zone) continue;
+    taken.set(zone[0], (taken.get(zone[0]) ?? 0) + members.length);
+    for (const { channel } of members) zoneOf.set(channel.id, zone[0]);
+  }
+  return zoneOf;
+}
+
+/** The names of zones, where the set has places for them: each the name of the groups that are in it. Zones without a channel stay. */
+export function zoneNames(
+  { channels, groups = [] }: Pick<Plan, 'channels'> & Partial<Pick<Plan, 'groups'>>,
+  { description, slots, slotAt, field, present }: FitDevice,
+  used: ReadonlyMap<number, WantedSlot>,
+): Map<number, WantedSlot> {
+  const names = new Map<number, WantedSlot>();
+  const rule = spellable(description);
+  if (!field.name || typeof rule !== 'object') return names;
+  const groupOf = new Map(channels.map(({ id, groupId }) => [id, groupId]));
+  for (const region of description.regions) {
+    if (region.content.kind !== 'zones') continue;
+    const { of } = region.content;
+    const places = slots.filter((slot) => slot.region === region);
+    const banks = [...new Set(slots.filter((slot) => slot.region.id === of).map(({ bank }) => bank))];
+    places.forEach((place, i) => {
+      const inZone = [...used].filter(([number]) => slotAt.get(number)?.bank === banks[i]);
+      const there = new Set(inZone.flatMap(([, { channelIds }]) => channelIds.map((id) => groupOf.get(id))));
+      const text = groups.flatMap(({ id, name }) => (there.has(id) ? [name] : [])).join(' / ');
+      if (!field.name || text === '') return;
+      const name = shortenName(text, rule.length, rule.characters);
+      const values = {
+        ...valuesOnceUsed(description, region),
+        ...present.slots.get(place.number),
+        [field.name.id]: name,
+      };
+      names.set(place.number, { channelIds: [], values, content: { receiveHz: 0, transmitHz: null, name } });
+    });
+  }
+  return names;
+}
