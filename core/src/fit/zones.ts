@@ -25,20 +25,26 @@ export function zonesOf(
   for (const slot of freeSlots)
     if (isZoned(slot.region)) zones.set(slot.bank, [...(zones.get(slot.bank) ?? []), slot]);
   if (zones.size === 0) return new Map();
-  const groups = channels.reduce((all, { groupId }) => all.add(groupId), new Set<string>());
-  const parts = [...groups].flatMap((groupId) => {
-    const members = moving.filter(({ channel }) => channel.groupId === groupId);
-    // What is only heard goes where the set never sends, if it has such places: apart from the rest of its group.
-    const heard = members.filter((member) => isDeaf(firstFree(member)));
-    return [members.filter((member) => !heard.includes(member)), heard].filter(({ length }) => length > 0);
+  // What is only heard goes where the set never sends, if it has such places: apart from the rest of its group.
+  const members = moving.map((judgement): Member => {
+    const bare = [...zones].filter(([, [first]]) => first && isAskedAt(judgement, first));
+    return { judgement, isHeard: isDeaf(firstFree(judgement)), banks: new Set(bare.map(([bank]) => bank)) };
   });
+  const groups = channels.reduce((all, { groupId }) => all.add(groupId), new Set<string>());
+  const parts = [...groups].flatMap((groupId) =>
+    [false, true]
+      .map((heard) =>
+        members.filter(
+          ({ judgement, isHeard }) => judgement.channel.groupId === groupId && isHeard === heard,
+        ),
+      )
+      .filter(({ length }) => length > 0),
+  );
   const largestFirst = parts.toSorted((a, b) => b.length - a.length);
-  const tried = [
-    pack(parts, zones, holding, true),
-    pack(parts, zones, holding, false),
-    pack(largestFirst, zones, holding, false),
-  ];
-  return tried.reduce((best, one) => (one.size > best.size ? one : best));
+  const own = pack(parts, zones, holding, true);
+  if (own.size === moving.length) return own;
+  const shared = [pack(parts, zones, holding, false), pack(largestFirst, zones, holding, false)];
+  return shared.reduce((best, one) => (one.size > best.size ? one : best), own);
 }
 
 /** Whether a place holds the channel already: its frequency, and the tone it waits for, if it waits for one. */
@@ -52,6 +58,18 @@ export function isThere({ contentAt }: Judgement, slot: Slot, holding: FitDevice
 
 const isDeaf = (slot: Slot | undefined) => slot !== undefined && isReceiveOnly(slot);
 
+/** A channel that comes to a free place: whether it is only heard, and the zones it may come to. */
+interface Member {
+  readonly judgement: Judgement;
+  readonly isHeard: boolean;
+  readonly banks: ReadonlySet<number>;
+}
+
+/** Whether a channel may ask for a place, and can be there; the places of a zone are alike in that. */
+function isAskedAt({ slots, at }: Judgement, slot: Slot): boolean {
+  return slots.includes(slot) && at(slot) !== undefined;
+}
+
 /** The free place that a channel would choose first. */
 function firstFree({ slots, at }: Judgement): Slot | undefined {
   return slots.find((slot) => !slot.fixed && at(slot));
@@ -62,7 +80,7 @@ function firstFree({ slots, at }: Judgement): Slot | undefined {
  * @param holding what the places hold now
  */
 function pack(
-  groups: readonly (readonly Judgement[])[],
+  groups: readonly (readonly Member[])[],
   zones: ReadonlyMap<number, readonly Slot[]>,
   holding: FitDevice['holding'],
   eachItsOwn: boolean,
@@ -71,8 +89,9 @@ function pack(
   const zoneOf = new Map<string, number>();
   for (const members of groups) {
     const there = (slots: readonly Slot[]) =>
-      members.filter((member) => slots.some((slot) => isThere(member, slot, holding))).length;
-    const wantsDeaf = isDeaf(members[0] && firstFree(members[0]));
+      holding.size === 0
+        ? 0
+        : members.filter(({ judgement }) => slots.some((slot) => isThere(judgement, slot, holding))).length;
     const fits = [...zones].filter(([bank, slots]) => {
       const before = taken.get(bank) ?? 0;
       const empty = slots.filter(({ number }) => !holding.has(number)).length;
@@ -80,14 +99,14 @@ function pack(
       return (
         empty + there(slots) - before >= members.length &&
         (!eachItsOwn || before === 0) &&
-        isDeaf(some) === wantsDeaf &&
-        members.every((member) => slots.some((slot) => member.slots.includes(slot) && member.at(slot)))
+        isDeaf(some) === members[0]?.isHeard &&
+        members.every(({ banks }) => banks.has(bank))
       );
     });
     const [zone] = fits.toSorted(([, a], [, b]) => there(b) - there(a));
     if (!zone) continue;
     taken.set(zone[0], (taken.get(zone[0]) ?? 0) + members.length);
-    for (const { channel } of members) zoneOf.set(channel.id, zone[0]);
+    for (const { judgement } of members) zoneOf.set(judgement.channel.id, zone[0]);
   }
   return zoneOf;
 }
