@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pairedRepeaterRadio, SHIPPED, shipped } from '../support/devices';
 import { anyPlan, channel, plan, unit, uuid } from '../support/plans';
+import { runs } from '../support/runs';
 
 const PAGE = shipped('page-handheld');
 const BANK = shipped('bank-handheld');
@@ -210,7 +211,7 @@ describe('properties of any plan on any shipped device', () => {
           for (const id of channelIds)
             expect(anything.channels.find((c) => c.id === id)?.receiveHz).toBe(content.receiveHz);
       }),
-      { numRuns: 200, seed: 11 },
+      { numRuns: runs(200), seed: 11 },
     );
   });
 });

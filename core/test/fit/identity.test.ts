@@ -8,6 +8,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { channel, plan, unit } from '../support/plans';
+import { runs } from '../support/runs';
 
 const FLEET = shipped('fleet-mobile');
 const STATUSES = ['At berth', 'Under way', 'Need help', 'Off duty'];
@@ -124,6 +125,6 @@ describe('for any fleet', () => {
           /^\d{3}$/.test(mine.fleetId) && !others.some(({ fleetId }) => fleetId === mine.fleetId);
         expect(held['OWN ID']?.[0]).toBe(isGood ? mine.fleetId : undefined);
       }),
-      { numRuns: 100 },
+      { numRuns: runs(100) },
     ));
 });

@@ -1,6 +1,7 @@
 import { nameOn, shortenName, uniqueName } from '@umbrex/core/fit';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../support/runs';
 
 const UPPER = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789- ';
 const MIXED = `${UPPER}abcdefghijklmnopqrstuvwxyz`;
@@ -30,7 +31,7 @@ describe('the rule for shorter names (documented in names.ts; common practice)',
           for (const char of short) expect(UPPER).toContain(char);
         },
       ),
-      { numRuns: 500, seed: 3 },
+      { numRuns: runs(500), seed: 3 },
     );
   });
   it('forty names alike all come out different in seven letters', () => {

@@ -24,6 +24,7 @@ import highs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { anyPlan, channel, plan, uuid } from '../support/plans';
+import { runs } from '../support/runs';
 
 const gains = (most = 6) =>
   fc.integer({ min: 1, max: most }).chain((rows) =>
@@ -70,11 +71,11 @@ describe('the assignment is the best there is', () => {
         expect(total).toBe(tryAll(gain));
         expect(bound).toBe(total);
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     ));
   it('as an independent solver says (HiGHS, through its package)', async () => {
     const solver = await highs();
-    const random = fc.sample(gains(12), { numRuns: 25, seed: 5 });
+    const random = fc.sample(gains(12), { numRuns: runs(25), seed: 5 });
     for (const gain of random) {
       const columns = gain[0]?.length ?? 0;
       const x = (i: number, j: number) => `x_${i}_${j}`;
@@ -275,7 +276,7 @@ describe('one number for each channel across a fleet', () => {
           );
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     ));
   it('promises what the fit then does: as many sets read it there as it says, on any plan and on held sets', () =>
     fc.assert(
@@ -288,7 +289,7 @@ describe('one number for each channel across a fleet', () => {
         });
         expectAsPromised(any, fleet, numberFleet(any, fleet, none));
       }),
-      { numRuns: 30 },
+      { numRuns: runs(30) },
     ));
   it('the best of it is the best of all numberings, each of them fitted and counted: capacity, networks, factory places', () =>
     fc.assert(
@@ -316,7 +317,7 @@ describe('one number for each channel across a fleet', () => {
           expect(found.total).toBe(bestOf(few, fleet));
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     ));
   it('a set keeps a factory place that is the channel already, and says under which label', () => {
     const north = repeater('North', 462.55, 467.55, { id: uuid(990) });
@@ -348,7 +349,7 @@ describe('one number for each channel across a fleet', () => {
           );
         }
       }),
-      { numRuns: 20 },
+      { numRuns: runs(20) },
     ));
   it('sets that only listen do not drive away from those that talk', () => {
     const one = gmrs('A', 0);

@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { read } from '../support/memory';
 import { anyPlan, channel, OSTREL, plan, uuid } from '../support/plans';
+import { runs } from '../support/runs';
 import { WEATHER_MARINE_NUMBERS } from '../support/weather';
 
 const fit = (id: string, channels: readonly Channel[], country: 'US' | 'AU' = 'US') =>
@@ -205,7 +206,7 @@ describe('a card of values says what the image holds', () => {
             expect(decode(slot, wanted.values), `${description.id} ${number}`).toMatchObject(wanted.content);
         }
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     ));
 });
 
@@ -337,6 +338,6 @@ describe('alert radios', () => {
           for (const number of toAccept) expect(places.map((place) => place.number)).toContain(number);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     ));
 });

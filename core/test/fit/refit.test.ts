@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED } from '../support/devices';
 import { anyPlan, OSTREL, unit } from '../support/plans';
+import { runs } from '../support/runs';
 
 const UNITS = SHIPPED.map(({ id }, i) => unit(i, id, i % 5 === 0 ? { keeps: [3] } : {}));
 
@@ -39,7 +40,7 @@ describe('fitting again after an edit', () => {
           }
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     );
   });
   it('judges anew only what was touched: one channel once for each kind, and nothing when nothing changed', () => {

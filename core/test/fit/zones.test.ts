@@ -6,6 +6,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { channel, plan, unit, uuid } from '../support/plans';
+import { runs } from '../support/runs';
 
 const ZONED = shipped('zoned-mobile');
 const PORTABLE = shipped('retired-portable');
@@ -97,7 +98,7 @@ describe('groups in zones', () => {
           expect(zonesIn(more, fitPlan(more, fitDevice(PORTABLE, memory)).cells)).toEqual(zones);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     ));
 });
 

@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
 import { memoryAfter } from '../support/memory';
 import { anyPlan, channel, plan, unit } from '../support/plans';
+import { runs } from '../support/runs';
 
 const COUNTING = shipped('counting-handheld');
 const DECK_HZ = 451_812_500;
@@ -43,7 +44,7 @@ describe('copying from set to set', () => {
         ) as [Memory, Memory];
         expect(proveCopy(COUNTING, a, b)).toMatchObject({ proven: true });
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     ));
   it('is found out when the second set is not waiting, or its maker swapped two steps', () => {
     const slip = structuredClone(COUNTING);

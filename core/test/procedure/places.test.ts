@@ -9,6 +9,7 @@ import { describe, expect, it } from 'vitest';
 import { PROVABLE, SHIPPED, shipped } from '../support/devices';
 import { memoryAfter, read } from '../support/memory';
 import { anyPlan, channel, plan, unit } from '../support/plans';
+import { runs } from '../support/runs';
 
 const PAGE = shipped('page-handheld');
 const state = (places: readonly HeldPlace[], more: Partial<Unit> = {}, settings: Held['settings'] = {}) => ({
@@ -126,7 +127,7 @@ describe('from what is there to the plan', () => {
         expect(again.sheet.overwrites).toEqual([]);
         expect(again.fit.cells.map(({ slot }) => slot)).toEqual(fit.cells.map(({ slot }) => slot));
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
   it('from one plan to another, sheets prove themselves, and what goes is the old plan’s alone', () => {
@@ -150,7 +151,7 @@ describe('from what is there to the plan', () => {
         expect(proof.firstDifference).toBeNull();
         for (const number of toAccept) expect(held.places.map((place) => place.number)).toContain(number);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     );
   });
   it('a memory written as a file and read again is the same', () => {
@@ -160,7 +161,7 @@ describe('from what is there to the plan', () => {
         const file = readMemory(JSON.stringify(writeMemory(description, wantedBy(image))));
         expect(file.ok && heldFrom(description, file.value).ok).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 });

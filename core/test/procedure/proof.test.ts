@@ -18,6 +18,7 @@ import { describe, expect, it } from 'vitest';
 import { KEYED, PROVABLE, SHIPPED, shipped } from '../support/devices';
 import { changesFor, memoryAfter } from '../support/memory';
 import { anyPlan, channel, OSTREL, plan } from '../support/plans';
+import { runs } from '../support/runs';
 
 describe('the demo plan', () => {
   for (const description of PROVABLE)
@@ -42,7 +43,7 @@ describe('any plan on any shipped device', () => {
             description.id,
           ).toBeNull();
       }),
-      { numRuns: 200, seed: 23 },
+      { numRuns: runs(200), seed: 23 },
     );
   });
 });
@@ -277,7 +278,7 @@ describe('fewest presses', () => {
           expect(presses(order, from, count, keys)).toBe(least);
         },
       ),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     ));
   it('places 1, 2, 3 and 15 of sixteen from 0: back to 15 first, then on to 3, five presses by hand', () => {
     const keys = { up: 'u', down: 'd' };

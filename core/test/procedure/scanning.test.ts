@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { memoryAfter } from '../support/memory';
 import { anyPlan, channel, plan } from '../support/plans';
+import { runs } from '../support/runs';
 
 const TAP = { kind: 'key', heldMs: 100 } as const;
 const heard = (name: string, mhz: number, more: Partial<Channel> = {}) =>
@@ -191,7 +192,7 @@ describe('for any plan', () => {
           }
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     );
   });
 });
