@@ -51,7 +51,7 @@ export function fitPlan(
   }
   for (const judgement of room.turns)
     if (!cells.has(judgement.channel.id))
-      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, room));
+      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan, room));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   const scan = fitScan(plan, device, used);
   const marked = settled.map((cell) => {
@@ -109,8 +109,8 @@ function settle(
   judgement: Judgement,
   used: Map<number, WantedSlot>,
   names: Set<string>,
-  channels: readonly Channel[],
-  { blocks, zoneOf }: Room,
+  { channels, numbering }: FitPlan,
+  { blocks, zoneOf, holds }: Room,
 ): Cell {
   const { channel, outcome, reasons } = judgement;
   const cell = (verdict: Verdict, findings: readonly Finding[]): Cell => ({
@@ -123,7 +123,15 @@ function settle(
   if (outcome === 'no' || outcome === 'unknown') return cell(outcome, reasons);
   let blocked: Finding | undefined;
   const isFull = isAtCapacity(device, used);
-  for (const slot of zoneFirst(judgement, zoneOf.get(channel.id), device)) {
+  // What a set has no room for, and comes in all the same since others share a place, never comes to its number by luck: what the
+  // numbers promise is what they do.
+  const number = holds.has(channel.id) ? undefined : numbering?.numbers[channel.id];
+  const last = number === undefined ? undefined : device.slotRead.get(number);
+  const ordered = zoneFirst(judgement, zoneOf.get(channel.id), device);
+  const asked = last
+    ? [...ordered.filter((slot) => slot !== last), ...ordered.filter((slot) => slot === last)]
+    : ordered;
+  for (const slot of asked) {
     const there = used.get(slot.number);
     if (!there && ((isFull && !slot.fixed) || !blocks.allows(channel, slot))) continue;
     // Only a channel on the same frequency could share it: nothing more is asked of the others.

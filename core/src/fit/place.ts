@@ -3,6 +3,7 @@ import {
   type Channel,
   canSend,
   factoryValues,
+  mostPowerW,
   type Native,
   type Slot,
   type SlotContent,
@@ -45,7 +46,7 @@ export function placeTalk(
   if (transmitHz === null) throw new RangeError(`channel ${channel.id} does not transmit`);
   const draft = frequencies(device, channel.receiveHz, transmitHz, slot, 'talk');
   if (!draft.ok) return draft;
-  const power = choosePower(device, slot, rule);
+  const power = choosePower(device, slot, rule, transmitHz);
   if (!power.ok) return no(power.finding);
   const values = { ...draft.values, ...tones.values, ...power.values, ...allow(device) };
   const content: SlotContent = {
@@ -127,6 +128,9 @@ function sendsFrom(
   values: Readonly<Record<string, Native>>,
 ): number | null {
   if (isReceiveOnly(slot)) return null;
+  const entered = device.field.transmitHz;
+  const enteredHz = entered && (Number(values[entered.id]) || receiveHz);
+  if (enteredHz !== undefined) return canSend(device.description, enteredHz) ? enteredHz : null;
   const offsets = valuesOf(device, 'offsetHz');
   const at = Number(values[device.field.offsetHz?.id ?? ''] ?? -1);
   const offsetHz = Array.isArray(offsets) && at >= 0 ? Number(offsets[at]?.means ?? 0) : 0;
@@ -191,6 +195,11 @@ function frequencies(
     if (index < 0) return { ok: false, findings: [{ code: 'cannot-receive', severity: 'error', receiveHz }] };
     values[frequencyField.id] = index;
   }
+  const entered = device.field.transmitHz;
+  if (entered) {
+    values[entered.id] = transmitHz ?? receiveHz;
+    return { ok: true, values };
+  }
   const offset = (transmitHz ?? receiveHz) - receiveHz;
   const offsets = valuesOf(device, 'offsetHz');
   const at = offsets && offsets !== 'unknown' ? offsets.findIndex((item) => item.means === offset) : -1;
@@ -221,12 +230,12 @@ const tooHigh = ({ limitW, source }: { limitW: number; source: string }, lowestW
   source,
 });
 
-/** The highest power step within the limit; where the set limits itself on a fixed channel, its own limit counts. */
-function choosePower(device: FitDevice, slot: Slot, given: PowerLimit): Power {
+/** The highest power step within the limit; where the set limits itself on a fixed channel or in a band, its own limit counts. */
+function choosePower(device: FitDevice, slot: Slot, given: PowerLimit, transmitHz: number): Power {
   const rule = { source: given.source, limitW: given.limitW ?? Number.POSITIVE_INFINITY };
   const transmit = device.description.transmit;
   const steps = valuesOf(device, 'powerW');
-  const own = slot.fixed?.mostPowerW ?? Number.POSITIVE_INFINITY;
+  const own = mostPowerW(device.description, slot, transmitHz);
   const unknown: Finding = {
     code: 'power-unknown',
     severity: 'warning',
@@ -331,6 +340,13 @@ function finish(
         ? { code: 'bandwidth-unknown', severity: 'note' }
         : { code: 'bandwidth-differs', severity: 'note', wanted: channel.bandwidth, has },
     );
+  const { modulation } = device.field;
+  if (modulation && slot.settable.includes(modulation.id)) {
+    const modes = valuesOf(device, 'modulation');
+    const at = Array.isArray(modes) ? modes.findIndex(({ means }) => means === channel.mode) : -1;
+    if (at < 0) return no({ code: 'mode-not-here', severity: 'error', mode: channel.mode });
+    values[modulation.id] = at;
+  }
   const present = device.present.slots.get(slot.number) ?? null;
   for (const [field, value] of Object.entries(values)) {
     if (slot.settable.includes(field) || present?.[field] === value) continue;
@@ -344,6 +360,7 @@ function finish(
       content: {
         ...content,
         ...(has !== undefined && has !== 'unknown' && device.field.bandwidth && { bandwidth: has }),
+        ...(modulation && slot.settable.includes(modulation.id) && { modulation: channel.mode }),
       },
       findings,
     },
@@ -379,6 +396,7 @@ export function sameContent(a: SlotContent, b: SlotContent): boolean {
     a.transmitTone === b.transmitTone &&
     a.receiveTone === b.receiveTone &&
     a.powerW === b.powerW &&
-    a.bandwidth === b.bandwidth
+    a.bandwidth === b.bandwidth &&
+    a.modulation === b.modulation
   );
 }

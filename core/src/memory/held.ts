@@ -1,5 +1,6 @@
 import {
   canHear,
+  canSend,
   type Description,
   factoryMemory,
   type Held,
@@ -127,6 +128,8 @@ function nativeReader(
     if (field.holds === 'name') return String(value);
     if (field.holds === 'areaCode') return /^\d{6}$/.test(String(value)) ? String(value) : undefined;
     if (field.holds === 'fleetId') return isFleetId(description, String(value)) ? String(value) : undefined;
+    if (field.holds === 'transmitHz')
+      return typeof value === 'number' && (value === 0 || canSend(description, value)) ? value : undefined;
     return typeof value === 'number' && canHear(description, value) ? value : undefined;
   };
 }

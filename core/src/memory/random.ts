@@ -66,7 +66,7 @@ export function completed(description: Description, known: Memory, chance: () =>
 }
 
 function anyValue(
-  { receive, names, identity }: Description,
+  { receive, transmit, names, identity }: Description,
   field: Field,
   list: readonly ListItem[] | undefined,
   chance: () => number,
@@ -81,6 +81,14 @@ function anyValue(
       const first = Math.ceil((band?.fromHz ?? 0) / receive.stepHz);
       const last = Math.floor((band?.toHz ?? 0) / receive.stepHz);
       return (first + below(last - first + 1)) * receive.stepHz;
+    }
+    case 'transmitHz': {
+      // As it hears, or on any whole kilohertz of a band in which it sends.
+      const band = transmit === 'unknown' ? undefined : transmit.bands[below(transmit.bands.length)];
+      if (!band || chance() < 0.5) return 0;
+      const step = receive === 'unknown' ? 1000 : receive.stepHz;
+      const first = Math.ceil(band.fromHz / step);
+      return (first + below(Math.floor(band.toHz / step) - first + 1)) * step;
     }
     case 'name': {
       if (typeof names !== 'object') return '';

@@ -14,6 +14,8 @@ export interface SlotContent {
   readonly name?: string;
   readonly powerW?: number;
   readonly bandwidth?: string;
+  /** How the set is modulated here, where that is set place by place. */
+  readonly modulation?: string;
   /** Whether a scan comes by here; where the set has several scan sets, in which of them. */
   readonly inScan?: boolean | number;
   /** Whether the set looks here again and again while it listens elsewhere. */

@@ -1,6 +1,6 @@
 import type { SlotContent } from './content';
 import { type Description, isForChannels } from './description';
-import { canSend } from './held';
+import { canSend, mostPowerW } from './held';
 import { writtenLists } from './lists';
 import type { SlotValues } from './memory';
 import type { Slot } from './slots';
@@ -12,6 +12,7 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
     if (values === null) return null;
     let receiveHz = slot.fixed?.receiveHz ?? 0;
     let offsetHz = 0;
+    let enteredHz: number | undefined;
     let forbidden = false;
     const { region } = slot;
     const has = (id: string) => region.keypad.includes(id) || region.cable.includes(id);
@@ -29,6 +30,13 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           break;
         case 'offsetHz':
           offsetHz = Number(meaning);
+          break;
+        case 'transmitHz':
+          // 0 is as it hears.
+          enteredHz = Number(meaning) || undefined;
+          break;
+        case 'modulation':
+          content.modulation = String(meaning);
           break;
         case 'transmitTone':
           content.transmitTone = String(meaning);
@@ -53,7 +61,7 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
           content.name = String(meaning);
           break;
         case 'powerW':
-          content.powerW = Math.min(Number(meaning), slot.fixed?.mostPowerW ?? Number.POSITIVE_INFINITY);
+          content.powerW = Number(meaning);
           break;
         case 'bandwidth':
           content.bandwidth =
@@ -83,8 +91,11 @@ export function slotReader(description: Description): (slot: Slot, values: SlotV
     }
     const isDeaf = slot.region.content.kind === 'free' && slot.region.content.receiveOnly;
     if (!isForChannels(region)) return { receiveHz: 0, transmitHz: null, ...content };
-    const sends = isDeaf || !canSend(description, receiveHz + offsetHz) ? null : receiveHz + offsetHz;
+    const sendHz = enteredHz ?? receiveHz + offsetHz;
+    const sends = isDeaf || !canSend(description, sendHz) ? null : sendHz;
     const transmitHz = slot.fixed ? slot.fixed.transmitHz : sends;
+    if (content.powerW !== undefined)
+      content.powerW = Math.min(content.powerW, mostPowerW(description, slot, transmitHz));
     return { receiveHz, transmitHz: forbidden ? null : transmitHz, ...content };
   };
 }

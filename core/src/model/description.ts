@@ -16,6 +16,8 @@ const unknown = z.literal('unknown');
 export const HOLDS = [
   'receiveHz',
   'offsetHz',
+  'transmitHz',
+  'modulation',
   'transmitTone',
   'receiveTone',
   'bothTones',
@@ -244,7 +246,8 @@ const shape = z.strictObject({
   transmit: z.union([
     unknown,
     z.strictObject({
-      bands: z.array(BandSchema),
+      /** A band may allow less power than the set has elsewhere, in watts at the transmitter. */
+      bands: z.array(z.strictObject({ ...BandSchema.shape, mostPowerW: z.number().positive().optional() })),
       /** The only power there is, where no field chooses it. */
       fixedPowerW: z.union([unknown, z.number().positive()]).optional(),
     }),
@@ -299,7 +302,7 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needList(field.list, ['fields', i, 'list']);
     const hasList = field.list !== undefined;
     if (field.holds === 'name' && hasList) say(['fields', i, 'list'], 'a name has no list');
-    if (!['name', 'receiveHz', 'areaCode', 'fleetId'].includes(field.holds) && !hasList)
+    if (!['name', 'receiveHz', 'transmitHz', 'areaCode', 'fleetId'].includes(field.holds) && !hasList)
       say(['fields', i, 'list'], 'needs a list, or "unknown"');
   });
   if (typeof description.operatorTone === 'object')

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
 import type { Description } from './description';
+import type { Slot } from './slots';
 
 /** A record in the order of the alphabet, however a database gives it back: two readings compare by their text. */
 export const inOrder = <V>(values: Record<string, V>): Record<string, V> =>
@@ -50,6 +51,23 @@ export function isFleetId({ identity }: Pick<Description, 'identity'>, text: str
 /** Whether a set has a transmitter for a frequency (hertz); where nobody knows, it may. */
 export function canSend({ transmit }: Pick<Description, 'transmit'>, hz: number): boolean {
   return transmit === 'unknown' || transmit.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+}
+
+/**
+ * The most power a set has on a frequency (hertz), in watts: what its place or its band allows; infinite where nothing does less than the
+ * steps that it has.
+ */
+export function mostPowerW(
+  { transmit }: Pick<Description, 'transmit'>,
+  { fixed }: Pick<Slot, 'fixed'>,
+  transmitHz: number | null,
+): number {
+  const band =
+    transmit === 'unknown' || transmitHz === null
+      ? undefined
+      : transmit.bands.find(({ fromHz, toHz }) => transmitHz >= fromHz && transmitHz <= toHz);
+  const infinite = Number.POSITIVE_INFINITY;
+  return Math.min(fixed?.mostPowerW ?? infinite, band?.mostPowerW ?? infinite);
 }
 
 /** Whether a frequency (hertz) can be entered on a set at all; where nobody knows what it hears, any that is whole. */

@@ -1,14 +1,17 @@
 import { z } from 'zod';
 import { CTCSS_CONSUMER_TENTHS_HZ, CTCSS_TENTHS_HZ, DCS_CODES, DCS_CONSUMER } from '../facts/index';
-import { hzTextFromTenths } from '../units/index';
+import { hzTextFromTenths, mhzText } from '../units/index';
 
 const shown = z.string().min(1).max(16);
 const typed = z.string().min(1).max(8).optional();
+/** As many values as a list has at most, written as a range. */
+const MOST_VALUES = 10_000;
 const means = z.union([z.string(), z.number(), z.boolean()]);
 
 /**
  * A stretch of a value list. `shown` and `typed` are templates: `{hz}` 82.5, `{tenths}` 0825, `{code}` 023, `{index}` the
- * place in the whole list counted from 0, `{index:2}` the same with two figures, `{n}` a number, `{n:3}` with three figures.
+ * place in the whole list counted from 0, `{index:2}` the same with two figures, `{nth}` counted from 1, `{n}` a number, `{n:3}` with
+ * three figures, `{mhz}` a frequency as 462.5625.
  */
 export const SegmentSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -23,6 +26,19 @@ export const SegmentSchema = z.discriminatedUnion('kind', [
     shown,
     typed,
   }),
+  /** Frequencies one step after another, in hertz. */
+  z
+    .strictObject({
+      kind: z.literal('range'),
+      fromHz: z.number().int().min(-50_000_000).max(3_000_000_000),
+      toHz: z.number().int().min(-50_000_000).max(3_000_000_000),
+      stepHz: z.number().int().min(1).max(10_000_000),
+      shown,
+      typed,
+    })
+    .refine(({ fromHz, toHz, stepHz }) => toHz >= fromHz && (toHz - fromHz) / stepHz < MOST_VALUES, {
+      error: `from the lowest to the highest, ${MOST_VALUES} values at most`,
+    }),
   z.strictObject({
     kind: z.literal('ctcss'),
     tenthsHz: z.union([
@@ -77,9 +93,10 @@ export function listItems(list: List): ListItem[] {
     meaning: ListItem['means'],
   ) => {
     const fill = (text: string) =>
-      text.replace(/\{(\w+)(?::(\d))?\}/g, (_, key: string, width?: string) =>
-        (key === 'index' ? String(out.length) : (marks[key] ?? '')).padStart(Number(width ?? 0), '0'),
-      );
+      text.replace(/\{(\w+)(?::(\d))?\}/g, (_, key: string, width?: string) => {
+        const places: Record<string, string> = { index: String(out.length), nth: String(out.length + 1) };
+        return (places[key] ?? marks[key] ?? '').padStart(Number(width ?? 0), '0');
+      });
     out.push({
       shown: fill(segment.shown),
       typed: segment.typed === undefined ? undefined : fill(segment.typed),
@@ -93,6 +110,10 @@ export function listItems(list: List): ListItem[] {
         break;
       case 'numbers':
         for (let n = segment.from; n <= segment.to; n++) add(segment, { n: String(n) }, n);
+        break;
+      case 'range':
+        for (let hz = segment.fromHz; hz <= segment.toHz; hz += segment.stepHz)
+          add(segment, { mhz: hz < 0 ? `-${mhzText(-hz)}` : mhzText(hz) }, hz);
         break;
       case 'ctcss':
         for (const tenths of typeof segment.tenthsHz === 'string'

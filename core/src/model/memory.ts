@@ -28,13 +28,16 @@ export function factoryValues(
   const values: Record<string, Native> = {};
   for (const field of description.fields) {
     if (region && !region.keypad.includes(field.id) && !region.cable.includes(field.id)) continue;
-    const isFrequency = field.holds === 'receiveHz' || field.holds === 'offsetHz';
+    const isFrequency = FREQUENCIES.has(field.holds);
     if (!isFrequency) values[field.id] = field.factory;
     else if (receiveHz !== undefined)
       values[field.id] = field.holds === 'receiveHz' ? receiveHz : field.factory;
   }
   return values;
 }
+
+/** The fields of a place that are a frequency: nothing stands in them while it is empty. */
+const FREQUENCIES: ReadonlySet<string> = new Set(['receiveHz', 'offsetHz', 'transmitHz']);
 
 /** The memory of a set as it leaves the factory. */
 export function factoryMemory(

@@ -1,16 +1,17 @@
 import type { Behaviour, Description, ListItem, SlotValues } from '../model/index';
 import { mod } from './slotMove';
 
-/** Typed digits as a frequency in hertz, where the set takes so many and hears there; `undefined` for anything else. */
+/** Typed digits as a frequency in hertz, where the set takes so many and hears or sends there; `undefined` for anything else. */
 export function typedHz(
   { frequencyEntry: rule }: Behaviour,
-  { receive }: Description,
+  { receive, transmit }: Description,
   entry: string,
 ): number | undefined {
   if (!rule || entry.length !== rule.digits || !/^\d+$/.test(entry)) return undefined;
   const hz = Number(entry) * rule.unitHz;
-  const isHeard = receive !== 'unknown' && receive.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
-  return isHeard ? hz : undefined;
+  const isIn = (sides: Description['receive'] | Description['transmit']) =>
+    sides !== 'unknown' && sides.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+  return isIn(receive) || isIn(transmit) ? hz : undefined;
 }
 
 /** Digits that stand for a frequency (hertz) in the set's own way of typing it. */

@@ -35,7 +35,9 @@ export function talkHz(
   const frequency = description.fields.find((field) => field.holds === 'receiveHz');
   // A set that counts its frequencies holds a place in its list, others the frequency itself.
   const receiveHz = frequency?.list ? meaning('receiveHz') : values[frequency?.id ?? ''];
-  const hz = Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
+  const entered = description.fields.find((field) => field.holds === 'transmitHz');
+  const enteredHz = entered ? Number(values[entered.id]) : 0;
+  const hz = enteredHz > 0 ? enteredHz : Number(receiveHz) + Number(meaning('offsetHz') ?? 0);
   // No transmitter goes outside its bands.
   const { transmit } = description;
   const goes =

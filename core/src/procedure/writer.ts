@@ -249,7 +249,9 @@ export class Writer {
   private isNeedless({ unless }: RecipeStep, { field, before, isEmpty }: About): boolean {
     if (unless === 'chosen') return this.isOpened && field !== '' && field === this.recipes.opensAt;
     const value = before[field];
-    return unless === 'blank' && (value === undefined ? isEmpty === true : String(value).trim() === '');
+    // A frequency of 0 is none.
+    const isBlank = value === undefined ? isEmpty === true : value === 0 || String(value).trim() === '';
+    return unless === 'blank' && this.wording.listFor(field).length === 0 && isBlank;
   }
 
   private typed(text: string, about: About): Run[] {

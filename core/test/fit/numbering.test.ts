@@ -409,11 +409,26 @@ function countedOn(any: Plan, fleet: readonly NumberingKind[]) {
   return counts;
 }
 
+/**
+ * As many find each channel as the numbering says. On a set that is full to its last place a channel that it had no room for may come to
+ * that place, since others share one, and then more find it than was said.
+ */
 function expectAsPromised(any: Plan, fleet: readonly NumberingKind[], found: Numbering): void {
-  const counts = countedOn(numbered(any, numbersOf(found)), fleet);
-  expect(counts.map(({ there, talking }) => [there, talking])).toEqual(
-    found.channels.map(({ there, talking }) => [there, talking]),
-  );
+  const chosen = numbered(any, numbersOf(found));
+  const counts = countedOn(chosen, fleet);
+  const full = fleet.filter(({ device }) => {
+    const taken = fitPlan(chosen, device).image.slots;
+    const { capacity = device.freeSlots.length } = device.description;
+    const used = device.freeSlots.filter(({ number }) => taken.has(number) || device.filled.has(number));
+    return used.length >= Math.min(capacity, device.freeSlots.length) && device.freeSlots.length > 0;
+  });
+  const luck = full.reduce((sum, { weight }) => sum + weight, 0);
+  if (luck === 0) expect(counts).toEqual(found.channels.map(({ there, talking }) => ({ there, talking })));
+  found.channels.forEach(({ there, talking }, row) => {
+    expect(counts[row]?.there).toBeGreaterThanOrEqual(there);
+    expect(counts[row]?.talking).toBeGreaterThanOrEqual(talking);
+    expect((counts[row]?.there ?? 0) - there).toBeLessThanOrEqual(luck);
+  });
 }
 
 /** Every numbering of a few channels by 1 to 6, fitted, and what it comes to by hand: none of these sets asks for more values anywhere. */
