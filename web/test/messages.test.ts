@@ -10,9 +10,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { shippedDescriptions } from '../../devices/read';
+import { notLooked } from '../src/islands/StartChoice/useUnitChoice';
 import { trialText } from '../src/messages/alerts';
 import { contentBrief, scanBrief } from '../src/messages/contents';
 import { findingText } from '../src/messages/findings';
+import { WAY_TEXT } from '../src/messages/ways';
 
 const read = (name: string) =>
   JSON.parse(readFileSync(new URL(`../../demo/${name}`, import.meta.url), 'utf8'));
@@ -114,4 +116,26 @@ describe('what is said of a plan that somebody spoilt', () => {
       ),
       { numRuns: 8 },
     ));
+});
+
+describe('how a sheet begins', () => {
+  it('is said to be from anywhere only of kinds whose steps bring themselves to the start', () => {
+    for (const way of ['known', 'absolute', 'reset'] as const) {
+      expect(WAY_TEXT[way](20, true)).toMatch(/wherever it stands|from every mode/);
+      expect(WAY_TEXT[way](20, false)).toMatch(/where it is said to stand/);
+      expect(WAY_TEXT[way](20, false)).not.toMatch(/wherever it stands|from every mode/);
+    }
+    for (const text of Object.values(WAY_TEXT)) expectSentence(text(20, true), 'way');
+  });
+  it('is chosen for all of a kind only where nobody looked and nobody keeps anything', () => {
+    const [first] = UNITS;
+    if (!first) throw new Error('no unit');
+    const bare = { ...first, keeps: [], holds: { ...first.holds, places: [] } };
+    const sets = [
+      bare,
+      { ...bare, keeps: [60] },
+      { ...bare, holds: { ...bare.holds, places: [{ number: 1, values: null }] } },
+    ].map((unit, version) => ({ unit, version }));
+    expect(notLooked(sets)).toEqual([{ unit: bare, version: 0 }]);
+  });
 });

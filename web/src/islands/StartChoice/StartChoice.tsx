@@ -1,6 +1,6 @@
 import type { Unit } from '@umbrex/core/model';
 import { useState } from 'react';
-import { type HeldUnit, useUnitChoice } from './useUnitChoice';
+import { type HeldUnit, notLooked, useUnitChoice } from './useUnitChoice';
 
 interface Props {
   /** The set whose sheet this is, and all of its kind of which not all is known. */
@@ -17,7 +17,7 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
   const [agreed, setAgreed] = useState(false);
   const { failure, busy, choose } = useUnitChoice();
   const isReset = start === 'reset';
-  const unseen = alike.filter(({ unit }) => unit.keeps.length === 0 && unit.holds.places.length === 0);
+  const unseen = notLooked(alike);
   const several = unseen.length > 1;
   const off = busy || blocked || (isReset && !agreed);
   return (

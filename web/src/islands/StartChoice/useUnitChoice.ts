@@ -7,6 +7,11 @@ export interface HeldUnit {
   readonly version: number;
 }
 
+/** The sets that a choice for all of a kind is for: those that nobody looked at, and in which nobody keeps anything. */
+export function notLooked(sets: readonly HeldUnit[]): HeldUnit[] {
+  return sets.filter(({ unit }) => unit.keeps.length === 0 && unit.holds.places.length === 0);
+}
+
 /** Keeps a choice with one or several sets, one after another, and loads the page anew; what stopped it is said. */
 export function useUnitChoice() {
   const [failure, setFailure] = useState('');
