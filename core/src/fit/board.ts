@@ -4,7 +4,7 @@ import { type FitPlan, fitPlan } from './fit';
 import { fitIdentity, hasIdentity } from './identity';
 import type { Cell, Fit } from './image';
 import { type UnitKind, unitKinds } from './kinds';
-import { writesNames } from './naming';
+import { unnamed, writesNames } from './naming';
 import { pickedToneFindings } from './pickedTone';
 
 /** Devices that fit alike: of one kind, with the same numbers kept back; and what each channel comes to, in the plan's order. */
@@ -53,7 +53,7 @@ export function boardOf(
     }
     const unitIds = kind.units.map(({ id }) => id);
     const isNamed = writesNames(plan, description, kind.names);
-    const cells = isNamed ? fit.cells : fit.cells.map((cell) => ({ ...cell, name: null }));
+    const cells = isNamed ? fit.cells : fit.cells.map(unnamed);
     return { key, descriptionId: description.id, keeps, title, unitIds, cells };
   });
   return { kinds: togetherWhereAlike(kinds, fleet), unitFindings };

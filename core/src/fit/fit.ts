@@ -225,11 +225,7 @@ function finished(
   const findings = [...judgement.reasons, ...placement.findings, ...more];
   const { slot } = placement;
   const verdict: Verdict =
-    judgement.outcome === 'listen'
-      ? 'listen'
-      : findings.some((finding) => ADAPTS.has(finding.code))
-        ? 'adapted'
-        : 'full';
+    judgement.outcome === 'listen' ? 'listen' : isAdapted(findings) ? 'adapted' : 'full';
   return {
     channelId: judgement.channel.id,
     verdict,
@@ -253,6 +249,11 @@ const ADAPTS: ReadonlySet<Finding['code']> = new Set([
   'bandwidth-differs',
   'bandwidth-by-rule',
 ]);
+
+/** Whether something of a channel had to give on this device. */
+export function isAdapted(findings: readonly Finding[]): boolean {
+  return findings.some(({ code }) => ADAPTS.has(code));
+}
 
 function nameIn(
   device: FitDevice,

@@ -8,7 +8,8 @@ import {
   slotsOf,
   type Unit,
 } from '../model/index';
-import type { Fit } from './image';
+import { isAdapted } from './fit';
+import type { Cell, Fit } from './image';
 
 /** The marks of a display that tell one place from another, besides its name. */
 const TELLS_PLACE = /\{(?:number|label|position|receive)(?::\d+)?\}/;
@@ -40,6 +41,13 @@ export function namesAreByKeys({ recipes, fields }: Pick<Description, 'recipes' 
   return field !== undefined && (recipes?.order.includes(field) ?? false);
 }
 
+/** A channel on a set that does not write its name: nothing of the name had to give either. */
+export function unnamed(cell: Cell): Cell {
+  const findings = cell.findings.filter(({ code }) => code !== 'name-shortened' && code !== 'name-twice');
+  const isWhole = cell.verdict === 'adapted' && !isAdapted(findings);
+  return { ...cell, name: null, findings, verdict: isWhole ? 'full' : cell.verdict };
+}
+
 /** Whether the display tells places apart without names; where nobody knows what it shows, it may not. */
 function showsPlaces({ behaviour }: Pick<Description, 'behaviour'>): boolean {
   return behaviour?.modes[behaviour.start]?.screen.some((line) => TELLS_PLACE.test(line)) ?? false;
@@ -68,6 +76,6 @@ export function withoutNames(fit: Fit, description: Description, now: Memory): F
     });
     for (const id of wanted.channelIds) nameless.add(id);
   }
-  const cells = fit.cells.map((cell) => (nameless.has(cell.channelId) ? { ...cell, name: null } : cell));
+  const cells = fit.cells.map((cell) => (nameless.has(cell.channelId) ? unnamed(cell) : cell));
   return { ...fit, cells, image: { ...fit.image, slots } };
 }

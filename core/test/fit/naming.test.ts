@@ -1,4 +1,4 @@
-import { namingOf, writesNames } from '@umbrex/core/fit';
+import { fitBoard, namingOf, writesNames } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import type { Description, Naming, Plan } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
@@ -37,6 +37,23 @@ describe('whether names are written', () => {
     // Where nobody knows what it shows, it may show nothing else.
     const { behaviour: _, ...unknown } = AMATEUR;
     expect(writesNames(saying('needed'), unknown)).toBe(true);
+  });
+  it('a name that is not written had not to be shortened: the board and the sheet say the same', () => {
+    const units = [unit(1, 'guided-handheld'), unit(2, 'guided-handheld', { names: 'now' })];
+    const GUIDED = shipped('guided-handheld');
+    const plan = saying('never');
+    const board = fitBoard(plan, units, [GUIDED]);
+    expect(board.kinds.map(({ unitIds }) => unitIds)).toEqual([[units[0]?.id], [units[1]?.id]]);
+    for (const one of units) {
+      const kind = board.kinds.find(({ unitIds }) => unitIds.includes(one.id));
+      expect(prepare(plan, GUIDED, one).fit.cells).toEqual(kind?.cells);
+    }
+    const codes = board.kinds.map(({ cells }) =>
+      cells.flatMap(({ findings }) => findings.map(({ code }) => code)),
+    );
+    expect(codes.map((of) => of.includes('name-shortened'))).toEqual([false, true]);
+    const full = board.kinds.map(({ cells }) => cells.filter(({ verdict }) => verdict === 'full').length);
+    expect(full[0]).toBeGreaterThan(full[1] ?? 0);
   });
   it('the sheet follows, and proves', () => {
     const sheet = (all: Naming, names: Parameters<typeof unit>[2] = {}) => {
