@@ -228,6 +228,26 @@ describe('the plan itself', () => {
     expect(answer.body.findings[0].path).toMatch(/^\/head\/fleet\/(statuses|calls)\/0/);
     expect((await load()).version).toBe(version);
   });
+  it('what other numbers take to load is worked out from the sheets of the fleet, and nothing is kept', async () => {
+    const effort = (body: unknown) => send('POST', '/api/plans/[planId]/effort', { planId }, body);
+    const { plan, version } = await load();
+    const [one, two] = plan.channels.filter(({ transmitHz }) => transmitHz !== null).map(({ id }) => id);
+    const numbers = { [String(one)]: 60, [String(two)]: 61 };
+    const { status, body } = await effort({ numbers, others: [numbers, {}] });
+    expect(status).toBe(200);
+    expect(body[0]).toEqual({ presses: 0, minutes: 0 });
+    expect(typeof body[1].presses).toBe('number');
+    expect((await load()).version).toBe(version);
+    expect((await effort({ numbers, others: [] })).status).toBe(400);
+    expect((await effort({ numbers: { nobody: 1 }, others: [numbers] })).status).toBe(400);
+    const elsewhere = await send(
+      'POST',
+      '/api/plans/[planId]/effort',
+      { planId: randomUUID() },
+      { numbers, others: [numbers] },
+    );
+    expect(elsewhere.status).toBe(404);
+  });
   it('takes a starter set whole, or not at all from an old version', async () => {
     const before = await load();
     const add = (set: string, version: number) =>
@@ -314,8 +334,18 @@ describe('devices and descriptions', () => {
       readFileSync(new URL('../../devices/pocket-radio.json', import.meta.url), 'utf8'),
     );
     const own = { ...file, id: 'my-own-radio', title: 'My own radio' };
-    expect((await send('POST', '/api/descriptions', {}, own)).status).toBe(201);
+    expect(await send('POST', '/api/descriptions', {}, own)).toMatchObject({
+      status: 201,
+      body: { findings: [] },
+    });
     expect((await send('POST', '/api/descriptions', {}, own)).status).toBe(409);
+    // Words that say another hold than the keys have are said, and keep nobody from using it.
+    const slip = structuredClone({ ...own, id: 'my-hasty-radio' });
+    slip.recipes.reset.steps[0].says = 'Press it: everything goes.';
+    expect(await send('POST', '/api/descriptions', {}, slip)).toMatchObject({
+      status: 201,
+      body: { findings: [{ code: 'step-slip', slip: 'says-other-hold', path: '/recipes/reset/steps/0' }] },
+    });
     const mark = { kind: 'confirmed', on: '2026-11-20', by: 'Ines Korvald', firmware: 'A', note: '' };
     const at = { descriptionId: 'my-own-radio' };
     const post = (body: unknown) => send('POST', '/api/descriptions/[descriptionId]/marks', at, body);
