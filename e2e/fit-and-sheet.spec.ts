@@ -348,5 +348,5 @@ test('names are left for another day on every set of a kind, and written on one 
   await expect(calls).toHaveCount(2);
   await expect(calls.first()).toContainText(/Call direct on .+, place \d+\. With .+ or .+, within sight/);
   // Two repeaters share that pair: it is the one that the tone opens.
-  await expect(calls.last()).toContainText(/Call through Kelp Stairs on Kelp Stairs, place \d+\. With /);
+  await expect(calls.last()).toContainText(/Call through Kelp Stairs, place \d+\. With /);
 });

@@ -7,6 +7,13 @@ export async function up(db: Knex): Promise<void> {
   });
   // Until now every set said "now" of its own, and nobody chose that.
   await db.raw(`update unit set details = details - 'names' where details->>'names' = 'now'`);
+  // What was edited before is compared with what is there when it is undone.
+  for (const side of ['before', 'after'])
+    await db.raw(`update edit set ?? = ?? - 'names' where kind = 'unit' and ??->>'names' = 'now'`, [
+      side,
+      side,
+      side,
+    ]);
 }
 
 export async function down(db: Knex): Promise<void> {

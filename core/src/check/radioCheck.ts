@@ -26,10 +26,13 @@ export interface RadioCheck {
   readonly partners: readonly Pick<Partner, 'nickname' | 'holder'>[];
   /** The repeater's name in the list; `null` where it is not in it, or the call is direct. */
   readonly through: string | null;
+  /** Permission is needed, or nobody knows: its owner is asked before anybody calls. */
+  readonly needsLeave: boolean;
 }
 
 const TIERS = ['must', 'should', 'nice'] as const;
 const MOST_PARTNERS = 3;
+const OFF: ReadonlySet<string> = new Set(['off-air', 'gone', 'planned']);
 
 /**
  * The calls that show that a loaded set works: one direct and one through a repeater, each on the channel of most weight on which somebody
@@ -45,9 +48,10 @@ export function radioChecks(
   partners: readonly Partner[],
   stations: readonly OnAir[],
 ): RadioCheck[] {
-  const stationOf = (channel: Channel) => stationFor(channel, stations);
-  const isOff = (channel: Channel) =>
-    ['off-air', 'gone', 'planned'].includes(stationOf(channel)?.status ?? '');
+  const isOff = (channel: Channel) => {
+    const opened = openedBy(channel, stations);
+    return opened.length > 0 && opened.every(({ status }) => OFF.has(status ?? ''));
+  };
   const answering = (channel: Channel) =>
     partners
       .filter((partner) => partner.talksOn.has(channel.id))
@@ -70,21 +74,24 @@ export function radioChecks(
         partners: answering(best)
           .slice(0, MOST_PARTNERS)
           .map(({ nickname, holder: who }) => ({ nickname, holder: who })),
-        through: kind === 'repeater' ? (stationOf(best)?.name ?? null) : null,
+        through: kind === 'repeater' ? nameOf(openedBy(best, stations)) : null,
+        needsLeave: best.access !== 'open',
       },
     ];
   });
 }
 
-/** The one repeater that a channel opens: of several on its pair the one that waits for its tone; nobody guesses among more. */
-function stationFor(channel: Channel, stations: readonly OnAir[]): OnAir | undefined {
+/** The repeaters that a channel may open: those on its pair; of several the ones that wait for its tone, where that is said of any. */
+function openedBy(channel: Channel, stations: readonly OnAir[]): readonly OnAir[] {
   const onPair = stations.filter(
     ({ outputHz, inputHz }) => outputHz === channel.receiveHz && inputHz === channel.transmitHz,
   );
-  const opened =
-    onPair.length > 1 ? onPair.filter(({ inputTone }) => inputTone === channel.transmitTone) : onPair;
-  return opened.length === 1 ? opened[0] : undefined;
+  const byTone = onPair.filter(({ inputTone }) => inputTone === channel.transmitTone);
+  return onPair.length > 1 && byTone.length > 0 ? byTone : onPair;
 }
+
+/** The name of one repeater; of several nobody guesses which. */
+const nameOf = (opened: readonly OnAir[]) => (opened.length === 1 ? (opened[0]?.name ?? null) : null);
 
 /** Somebody else first, then a set that nobody holds, then one's own other ones. */
 const nearness = (partner: Partner, holder: string) =>

@@ -42,6 +42,7 @@ describe('the calls that show that a loaded set works', () => {
         { nickname: 'Mine too', holder: 'Ines' },
       ],
       through: null,
+      needsLeave: false,
     });
     const alone = radioChecks(all, everything, '', [], []);
     expect(alone.map(({ channelId, partners }) => [channelId, partners])).toEqual([
@@ -60,7 +61,16 @@ describe('the calls that show that a loaded set works', () => {
     expect(through(station('Kelp', 462.65, 467.65, 'off-air'))).toMatchObject({
       channelId: OTHER_REP.id,
       through: null,
+      needsLeave: true,
     });
+    // Two on the pair, and nobody knows which of them it opens: both are off.
+    expect(
+      through(
+        station('Kelp', 462.65, 467.65, 'gone'),
+        station('Pier', 462.65, 467.65, 'off-air'),
+        station('Fell', 462.7, 467.7, 'planned'),
+      ),
+    ).toBeUndefined();
     expect(
       through(station('Kelp', 462.65, 467.65, 'gone'), station('Fell', 462.7, 467.7, 'planned')),
     ).toBeUndefined();

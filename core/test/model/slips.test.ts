@@ -1,6 +1,7 @@
 import { fromUnknown, prepare, triedAs } from '@umbrex/core/flow';
 import { readDescription } from '@umbrex/core/formats';
 import type { Description } from '@umbrex/core/model';
+import { stepSlips } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
@@ -131,6 +132,9 @@ describe('a description that passes comes to no stop, whatever is missing in it'
         expect(proof.proven || proof.firstDifference !== null).toBe(true);
         const unknown = fromUnknown(small, read.value);
         expect(unknown.proven || unknown.firstDifference !== null).toBe(true);
+        // Its words are held against its keys when it is brought in: that comes to no stop either.
+        for (const { path, seen } of stepSlips(read.value))
+          expect([path, seen].every((one) => one !== undefined)).toBe(true);
       }),
       { numRuns: runs(300), seed: 5 },
     );
