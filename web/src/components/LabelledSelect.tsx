@@ -4,15 +4,30 @@ interface Props<V extends string> {
   options: readonly (readonly [V, string])[];
   set: (value: V) => void;
   width?: string;
+  /** What it is about, for those who hear the label; eyes see it from where it stands. */
+  of?: string;
+  /** Small, with its label beside it. */
+  inLine?: boolean;
 }
 
-/** A choice with its label above it. */
-export function LabelledSelect<V extends string>({ title, value, options, set, width = 'w-full' }: Props<V>) {
+/** A choice with its label above it, or beside it. */
+export function LabelledSelect<V extends string>({
+  title,
+  value,
+  options,
+  set,
+  width = 'w-full',
+  of,
+  inLine = false,
+}: Props<V>) {
   return (
-    <label className="block">
-      <span className="muted block text-[0.87rem]">{title}</span>
+    <label className={inLine ? 'flex flex-wrap items-center gap-x-2 py-1' : 'block'}>
+      <span className={`muted text-[0.87rem] ${inLine ? '' : 'block'}`}>
+        {title}
+        {of && <span className="sr-only"> of {of}</span>}
+      </span>
       <select
-        className={`select select-sm ${width}`}
+        className={`select ${inLine ? 'select-xs' : 'select-sm'} ${width}`}
         value={value}
         onChange={(event) => set(event.target.value as V)}
       >

@@ -8,8 +8,9 @@ export const NAMING_TEXT: Readonly<Record<Naming, string>> = {
   needed: 'only where the display shows nothing else',
 };
 
-/** The choices of something that can also follow the plan. */
+/** The choices of a plan, and those of something that can also follow it. */
+export const NAMING_CHOICES = Object.entries(NAMING_TEXT) as [Naming, string][];
 export const NAMING_OPTIONS = [
   ['plan', 'as the plan says'],
-  ...(Object.entries(NAMING_TEXT) as [Naming, string][]),
+  ...NAMING_CHOICES,
 ] as const satisfies readonly (readonly [Naming | 'plan', string])[];

@@ -1,7 +1,8 @@
-import type { Naming, Unit } from '@umbrex/core/model';
+import type { Unit } from '@umbrex/core/model';
 import { isTestDue } from '@umbrex/core/today';
 import { Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
 import { NAMING_OPTIONS } from '../../messages/naming';
 import { TakeOut } from '../desk/TakeOut';
@@ -151,22 +152,15 @@ function KindSection(props: SectionProps) {
         </p>
       )}
       {props.mayEdit && kind.namesByKeys && (
-        <label className="flex flex-wrap items-center gap-2 py-1 text-[0.87rem]">
-          <span className="muted">
-            Names on displays<span className="sr-only"> of every {kind.title}</span>
-          </span>
-          <select
-            className="select select-xs w-64"
-            value={props.namingOn(kind)}
-            onChange={(event) => void props.saveNaming(kind, event.target.value as Naming | 'plan')}
-          >
-            {NAMING_OPTIONS.map(([naming, text]) => (
-              <option key={naming} value={naming}>
-                {text}
-              </option>
-            ))}
-          </select>
-        </label>
+        <LabelledSelect
+          title="Names on displays"
+          of={`every ${kind.title}`}
+          value={props.namingOn(kind)}
+          options={NAMING_OPTIONS}
+          set={(naming) => void props.saveNaming(kind, naming)}
+          width="w-64"
+          inLine
+        />
       )}
       {props.mayEdit && kind.settings.length > 0 && (
         <SetupForm

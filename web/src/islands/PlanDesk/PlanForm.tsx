@@ -1,8 +1,9 @@
 import { useStore } from '@nanostores/react';
-import { headOf, NamingSchema, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
+import { headOf, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
-import { NAMING_TEXT } from '../../messages/naming';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { NAMING_CHOICES } from '../../messages/naming';
 import { $settled } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
 import { FleetForm } from './FleetForm';
@@ -84,22 +85,12 @@ export function PlanForm({ plan, version, save }: Props) {
           <option value="off">move on at once, to hear more places</option>
         </select>
       </label>
-      <label className="block">
-        <span className="muted text-[0.87rem]">Names on displays that are set by keys</span>
-        <select
-          className="select select-sm w-full"
-          value={head.naming.all}
-          onChange={(event) =>
-            change({ naming: NamingSchema.parse({ ...head.naming, all: event.target.value }) })
-          }
-        >
-          {Object.entries(NAMING_TEXT).map(([naming, text]) => (
-            <option key={naming} value={naming}>
-              {text}
-            </option>
-          ))}
-        </select>
-      </label>
+      <LabelledSelect
+        title="Names on displays that are set by keys"
+        value={head.naming.all}
+        options={NAMING_CHOICES}
+        set={(all) => change({ naming: { ...head.naming, all } })}
+      />
       <label className="block">
         <span className="muted text-[0.87rem]">Whose rules</span>
         <select
