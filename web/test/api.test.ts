@@ -235,8 +235,9 @@ describe('the plan itself', () => {
     const numbers = { [String(one)]: 60, [String(two)]: 61 };
     const { status, body } = await effort({ numbers, others: [numbers, {}] });
     expect(status).toBe(200);
-    expect(body[0]).toEqual({ presses: 0, minutes: 0 });
-    expect(typeof body[1].presses).toBe('number');
+    expect(body.left).toBe(0);
+    expect(body.effort[0]).toEqual({ presses: 0, minutes: 0 });
+    expect(typeof body.effort[1].presses).toBe('number');
     expect((await load()).version).toBe(version);
     expect((await effort({ numbers, others: [] })).status).toBe(400);
     expect((await effort({ numbers: { nobody: 1 }, others: [numbers] })).status).toBe(400);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { BehaviourSchema } from './behaviour';
 import { FrequencySchema } from './channel';
-import { ListSchema, listItems } from './lists';
+import { ListSchema, listItems, valuesIn } from './lists';
 import { RecipesSchema } from './recipes';
 import { RecordingSchema } from './recording';
 import { slipsOf } from './slips';
@@ -290,9 +290,19 @@ export function isLoadedByProgram({ loading }: Pick<Description, 'loading'>): bo
   return loading !== undefined && loading.by !== 'keypad';
 }
 
+/** As many values as all lists of a description have together at most. */
+const MOST_VALUES = 50_000;
+
 /** A kind of device, as one document: what it can do and how its keys work. It knows no plan. */
 export const DescriptionSchema = shape.superRefine((description, context) => {
   const fieldIds = new Set(description.fields.map((field) => field.id));
+  const values = Object.values(description.lists).reduce((sum, list) => sum + valuesIn(list), 0);
+  if (values > MOST_VALUES)
+    context.addIssue({
+      code: 'custom',
+      path: ['lists'],
+      message: `${values} values in all lists together; ${MOST_VALUES} at most`,
+    });
   const say = (path: (string | number)[], message: string) =>
     context.addIssue({ code: 'custom', path, message });
   const needList = (list: string | undefined, path: (string | number)[]) => {

@@ -84,6 +84,29 @@ export function writtenLists({ lists }: { readonly lists: Readonly<Record<string
   return written;
 }
 
+/** How many values a list has, without writing it out. */
+export function valuesIn(list: List): number {
+  return list.reduce((sum, segment) => {
+    switch (segment.kind) {
+      case 'items':
+        return sum + segment.items.length;
+      case 'numbers':
+        return sum + Math.max(0, segment.to - segment.from + 1);
+      case 'range':
+        return sum + Math.floor((segment.toHz - segment.fromHz) / segment.stepHz) + 1;
+      case 'ctcss':
+        return (
+          sum +
+          (typeof segment.tenthsHz === 'string' ? CTCSS_SETS[segment.tenthsHz] : segment.tenthsHz).length
+        );
+      case 'dcs':
+        return sum + (typeof segment.codes === 'string' ? DCS_SETS[segment.codes] : segment.codes).length;
+      default:
+        return segment satisfies never;
+    }
+  }, 0);
+}
+
 /** Writes a list out, value by value, in the device's order; tones mean their canonical text. */
 export function listItems(list: List): ListItem[] {
   const out: ListItem[] = [];

@@ -8,9 +8,10 @@ import {
   type Plan,
   slotReader,
   slotsOf,
+  valuesIn,
 } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
-import { shipped } from '../support/devices';
+import { SHIPPED, shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
 
 describe('a free transmit frequency', () => {
@@ -130,6 +131,16 @@ describe('a list of frequencies as a range', () => {
       { shown: '004 462.5875', typed: '004', means: 462_587_500 },
       { shown: '005 462.6000', typed: '005', means: 462_600_000 },
     ]));
+  it('is counted without being written out, as every other; all lists together have an end', () => {
+    for (const { lists } of SHIPPED)
+      for (const list of Object.values(lists)) expect(valuesIn(list)).toBe(listItems(list).length);
+    const most = { kind: 'numbers', from: 0, to: 50_000, shown: '{n}' } as const;
+    const { success, error } = DescriptionSchema.safeParse({
+      ...shipped('guided-handheld'),
+      lists: { ...shipped('guided-handheld').lists, most: [most] },
+    });
+    expect([success, error?.issues[0]?.path]).toEqual([false, ['lists']]);
+  });
   it('may be of shifts, and has an end', () => {
     expect(
       listItems([{ kind: 'range', fromHz: -600_000, toHz: 600_000, stepHz: 600_000, shown: '{mhz}' }]).map(

@@ -192,11 +192,11 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
 }
 
 /** What a computation gives; one that comes to a stop is one broken row, named in the log. */
-function attempt<T>(compute: () => T, unitId: string): T | undefined {
+export function attempt<T>(compute: () => T, what: string): T | undefined {
   try {
     return compute();
   } catch (error) {
-    log.error({ unitId, error: String(error) }, 'a sheet could not be made');
+    log.error({ what, error: String(error) }, 'a sheet could not be made');
     return undefined;
   }
 }

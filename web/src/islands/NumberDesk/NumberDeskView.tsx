@@ -316,7 +316,7 @@ function Others({
       </ul>
       {opened?.fault && (
         <p className="finding mt-1" data-severity="warning" role="alert">
-          What it takes to load could not be worked out. {opened.fault}
+          {opened.fault}
         </p>
       )}
     </>

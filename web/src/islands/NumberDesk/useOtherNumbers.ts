@@ -41,13 +41,22 @@ export function useOtherNumbers(
       offers = found.map((offer) => ({ ...offer, effort: null }));
       show(offers);
       if (!best || offers.length === 0) return;
-      const more = await call<Effort[]>('POST', `/api/plans/${plan.id}/effort`, {
-        numbers: numbersOf(best),
-        others: offers.map(({ numbers }) => numbers),
-      });
-      show(offers.map((offer, i) => ({ ...offer, effort: more[i] ?? null })));
+      const { effort, left } = await call<{ effort: Effort[]; left: number }>(
+        'POST',
+        `/api/plans/${plan.id}/effort`,
+        {
+          numbers: numbersOf(best),
+          others: offers.map(({ numbers }) => numbers),
+        },
+      );
+      const leftOut = `${left} ${left === 1 ? 'set is' : 'sets are'} not counted: no sheet can be made for them.`;
+      show(
+        offers.map((offer, i) => ({ ...offer, effort: effort[i] ?? null })),
+        left > 0 ? leftOut : null,
+      );
     } catch (error) {
-      show(offers, failureText(error));
+      const why = failureText(error);
+      show(offers, offers ? `What it takes to load could not be worked out. ${why}` : why);
     }
   };
   return { opened, open, close };

@@ -3,14 +3,27 @@ import { NumberingSchema } from '@umbrex/core/model';
 import { z } from 'zod';
 import { loadDesk } from '@/server/desk';
 import { endpoint } from '@/server/endpoint';
-import { loadedAlike } from '@/server/sheetPage';
+import { attempt, loadedAlike } from '@/server/sheetPage';
 
 const numbers = NumberingSchema.shape.numbers;
 const Body = z.strictObject({ numbers, others: z.array(numbers).min(1).max(6) });
 
-/** POST numbers and others beside them: how many presses and minutes more each of the others takes to load the fleet. Nothing is kept. */
+/**
+ * POST numbers and others beside them: how many presses and minutes more each of the others takes to load the
+ * fleet, and how many sets are left out of that since their sheet cannot be made. Nothing is kept.
+ */
 export const POST = endpoint(Body, async ({ db, session, params, body }) => {
   const desk = await loadDesk(db, session, params.planId ?? '');
   const plan = { ...desk.state.plan, numbering: { numbers: body.numbers, pins: [] } };
-  return effortOfNumbers(plan, loadedAlike(desk), body.others);
+  const effort = body.others.map(() => ({ presses: 0, minutes: 0 }));
+  let left = 0;
+  for (const alike of loadedAlike(desk)) {
+    const more = attempt(() => effortOfNumbers(plan, [alike], body.others), alike.description.id);
+    if (!more) left += alike.count;
+    more?.forEach(({ presses, minutes }, i) => {
+      const sum = effort[i];
+      if (sum) [sum.presses, sum.minutes] = [sum.presses + presses, sum.minutes + minutes];
+    });
+  }
+  return { effort, left };
 });
