@@ -1,11 +1,11 @@
 import type { Finding } from '../findings/index';
-import type { Channel, Plan, Slot } from '../model/index';
+import { type Channel, type Plan, type Slot, sameContent } from '../model/index';
 import { fitAlerts } from './alerts';
 import type { FitDevice } from './device';
 import type { Cell, Fit, WantedSlot } from './image';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, spellable, uniqueName } from './names';
-import { type Placement, sameContent } from './place';
+import type { Placement } from './place';
 import { numberedPlace, type Room, roomIn } from './room';
 import { fitScan, type ScanPlan } from './scan';
 import { isThere, zoneNames } from './zones';

@@ -387,16 +387,3 @@ function chooseBandwidth(
   const now = choices[Number(values[field.id] ?? field.factory)];
   return now ? String(now.means) : 'unknown';
 }
-
-/** Whether two places do the same on the air, whatever they are called. */
-export function sameContent(a: SlotContent, b: SlotContent): boolean {
-  return (
-    a.receiveHz === b.receiveHz &&
-    a.transmitHz === b.transmitHz &&
-    a.transmitTone === b.transmitTone &&
-    a.receiveTone === b.receiveTone &&
-    a.powerW === b.powerW &&
-    a.bandwidth === b.bandwidth &&
-    a.modulation === b.modulation
-  );
-}

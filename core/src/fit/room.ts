@@ -1,8 +1,7 @@
-import type { Channel, Slot, SlotContent } from '../model/index';
+import { type Channel, type Slot, type SlotContent, sameContent } from '../model/index';
 import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import type { Judgement } from './judge';
-import { sameContent } from './place';
 import { zonesOf } from './zones';
 
 /** What is settled on a set before anybody asks for numbers: who chooses first, which channels it has room for, and which need not move. */

@@ -27,3 +27,16 @@ export interface SlotContent {
   /** Six digits, as an alert radio waits for them. */
   readonly areaCode?: string;
 }
+
+/** Whether two places do the same on the air, whatever they are called. */
+export function sameContent(a: SlotContent, b: SlotContent): boolean {
+  return (
+    a.receiveHz === b.receiveHz &&
+    a.transmitHz === b.transmitHz &&
+    a.transmitTone === b.transmitTone &&
+    a.receiveTone === b.receiveTone &&
+    a.powerW === b.powerW &&
+    a.bandwidth === b.bandwidth &&
+    a.modulation === b.modulation
+  );
+}

@@ -10,11 +10,11 @@ import {
   writtenLists,
 } from '../model/index';
 import type { Whereabouts } from './device/device';
+import { recipePaths } from './recipePaths';
 import { CALM, replay } from './replay';
 import { showsWords } from './runs';
 import { type Sheet, writeSheet } from './sheet';
 import type { SheetStep } from './step';
-import { recipePaths } from './writer';
 
 /** What is not right with a step of the recipes, though the sheets that have it may prove. */
 export interface StepSlip {

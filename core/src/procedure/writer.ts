@@ -1,6 +1,7 @@
 import type { SettingChange } from '../memory/index';
 import type { Description, ListItem, Native, RecipeMark, RecipeStep, Recipes, Slot } from '../model/index';
 import { lettersTapped } from './letters';
+import { recipePaths } from './recipePaths';
 import type { Run } from './runs';
 import type { SheetStep, StepPart } from './step';
 import { turnWheel } from './turns';
@@ -20,23 +21,6 @@ interface Position {
 export interface Stuck {
   readonly why: 'start-unknown' | 'no-recipe';
   readonly field: string;
-}
-
-const knownPaths = new WeakMap<Recipes, ReadonlyMap<RecipeStep, string>>();
-
-/** Where each step of the recipes stands in the description. */
-export function recipePaths(recipes: Recipes): ReadonlyMap<RecipeStep, string> {
-  const known = knownPaths.get(recipes);
-  if (known) return known;
-  const paths = new Map<RecipeStep, string>();
-  const walk = (value: unknown, path: string): void => {
-    if (typeof value !== 'object' || value === null) return;
-    if ('do' in value) paths.set(value as RecipeStep, path);
-    else for (const [key, inner] of Object.entries(value)) walk(inner, `${path}/${key}`);
-  };
-  walk(recipes, '/recipes');
-  knownPaths.set(recipes, paths);
-  return paths;
 }
 
 /** Writes steps down one after another and remembers where the set stands: its slot and its place in the list of items. */
