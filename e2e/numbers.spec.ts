@@ -8,6 +8,12 @@ test('numbers are worked out with their proof, held fast at a price, taken, and 
   await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
   const number = page.getByLabel('Number of Kelp Stairs');
   const free = await number.inputValue();
+  for (const wrong of ['abc', '-1', '999999', '1.5']) {
+    await number.fill(wrong);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('A number from 0 to 99999, or nothing.')).toBeVisible();
+    await expect(number).toHaveValue(wrong);
+  }
   await number.fill('99999');
   await page.keyboard.press('Enter');
   await expect(

@@ -171,7 +171,7 @@ function wordSlips(description: Description, { recipe, says, runs }: SheetStep):
   const seconds = /(\d+(?:\.\d+)?) s(?:econds?)?\b/.exec(says)?.[1];
   const isSaid = /\b(?:hold|held|holding)\b/i.test(says);
   if (isSaid !== isHeld || (isHeld && seconds !== undefined && Number(seconds) * 1000 !== only.heldMs))
-    found.push(slip('says-other-hold', `${only.heldMs ?? 0} ms`));
+    found.push(slip('says-other-hold', `${(only.heldMs ?? 0) / 1000} s`));
   return found;
 }
 

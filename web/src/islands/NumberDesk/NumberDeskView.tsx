@@ -1,5 +1,5 @@
 import { Pin } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useId, useState } from 'react';
 import { LabelledCheck } from '../../components/LabelledCheck';
 import type { useNumberDesk } from './useNumberDesk';
 
@@ -247,9 +247,11 @@ function Row({
       </tr>
       {isOpen && (
         <tr>
-          <td />
-          <td colSpan={3} className="pb-3" aria-live="polite">
-            <Others {...props} channel={channel} />
+          <td colSpan={4} className="pb-3" aria-live="polite">
+            {/* On a phone the table is wider than the page, and this stays in sight. */}
+            <div className="sticky left-0 max-w-[calc(100vw-2.5rem)] md:pl-28">
+              <Others {...props} channel={channel} />
+            </div>
           </td>
         </tr>
       )}
@@ -350,22 +352,37 @@ function NumberField({
 }) {
   const text = shown === null ? '' : String(shown);
   const [typed, setTyped] = useState(text);
+  const [isWrong, setIsWrong] = useState(false);
   useEffect(() => setTyped(text), [text]);
+  const faultId = useId();
   const done = () => {
+    const isNumber = /^\d{1,5}$/.test(typed.trim());
+    setIsWrong(typed.trim() !== '' && !isNumber);
     if (typed === text) return;
     if (typed.trim() === '') set(null);
-    else if (/^\d{1,5}$/.test(typed.trim())) set(Number(typed.trim()));
-    else setTyped(text);
+    else if (isNumber) set(Number(typed.trim()));
   };
   return (
-    <input
-      className="input input-sm w-20 font-mono"
-      inputMode="numeric"
-      aria-label={`Number of ${name}`}
-      value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={done}
-      onKeyDown={(event) => event.key === 'Enter' && done()}
-    />
+    <span>
+      <input
+        className="input input-sm w-20 font-mono"
+        inputMode="numeric"
+        aria-label={`Number of ${name}`}
+        aria-invalid={isWrong}
+        aria-describedby={isWrong ? faultId : undefined}
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setIsWrong(false);
+        }}
+        onBlur={done}
+        onKeyDown={(event) => event.key === 'Enter' && done()}
+      />
+      {isWrong && (
+        <span id={faultId} role="alert" className="block text-[0.83rem] font-semibold text-error">
+          A number from 0 to 99999, or nothing.
+        </span>
+      )}
+    </span>
   );
 }
