@@ -24,7 +24,8 @@ export function NumberDeskView(props: Props) {
       )}
       {sets === 0 && <p className="mt-3">No device is in the list yet. Add some under Devices.</p>}
       <p className="my-3" role="status">
-        {result ? <Sum result={result} kept={props.kept} /> : 'Working out…'}
+        {!result && 'Working out…'}
+        {result && sets > 0 && <Sum result={result} kept={props.kept} />}
       </p>
       {mayEdit && sets > 0 && <InRow {...props} />}
       {result?.findings.map(({ code, channelId, number }) => (
