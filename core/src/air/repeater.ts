@@ -1,4 +1,5 @@
 import {
+  type ChannelContent,
   type Description,
   type Memory,
   type SlotContent,
@@ -43,8 +44,8 @@ export function sidesOfMemory(description: Description, memory: Memory): Repeate
   };
   const content = slotsOf(description)
     .map((slot) => read(slot, memory.slots.get(slot.number) ?? null))
-    .find((one) => one !== null && one.transmitHz !== null);
-  if (!content || content.transmitHz === null) return null;
+    .find((one) => one?.kind === 'channel' && one.transmitHz !== null);
+  if (content?.kind !== 'channel' || content.transmitHz === null) return null;
   const limit = setting('talkLimitS');
   return {
     inputHz: content.receiveHz,
@@ -79,7 +80,7 @@ const through: Passage = { gate: null, needs: '', comes: '' };
  * Whether a set as it is programmed opens a repeater and hears its own call come back, gate by gate.
  * Source of the tone gates: TIA-603 (see `opens`). A gate that nobody knows enough of is no gate passed.
  */
-export function passThrough(set: SlotContent, repeater: RepeaterSides): Passage {
+export function passThrough(set: ChannelContent, repeater: RepeaterSides): Passage {
   const stop = (gate: Gate, needs: string | number, comes: string | number): Passage => ({
     gate,
     needs: String(needs),
@@ -153,7 +154,8 @@ export function againstStations(
     .filter(({ kind }) => kind === 'repeater')
     .map((station) => ({ station, sides: sidesOfStation(station) }));
   return places.flatMap(({ number, label, content }) => {
-    if (content.transmitHz === null || content.transmitHz === content.receiveHz) return [];
+    if (content.kind !== 'channel' || content.transmitHz === null) return [];
+    if (content.transmitHz === content.receiveHz) return [];
     const tried = repeaters
       .filter(({ sides }) => sides.outputHz === content.receiveHz)
       .map(({ station, sides }) => ({ station, passage: passThrough(content, sides) }));

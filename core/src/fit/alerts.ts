@@ -74,8 +74,7 @@ export function fitAlerts(alerts: Alerts | null, device: FitDevice): AlertFit {
           ...present.slots.get(slot.number),
           [field.id]: area,
         };
-        const content = { receiveHz: 0, transmitHz: null, areaCode: area };
-        return [slot.number, { channelIds: [], values, content }];
+        return [slot.number, { channelIds: [], values, content: { kind: 'area', areaCode: area } }];
       }),
     ),
     settings,

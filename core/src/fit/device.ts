@@ -5,6 +5,7 @@ import {
   factoryMemory,
   type Holds,
   isForChannels,
+  isOnAir,
   type ListItem,
   type Memory,
   type Slot,
@@ -29,8 +30,8 @@ export interface FitDevice {
   /** Receive frequencies of the slots whose preset tone only the set's own make knows; no plan's channel goes there. */
   readonly hiddenOn: ReadonlySet<number>;
   readonly freeSlots: readonly Slot[];
-  /** Free slots that hold something now, with the frequency they receive on, in hertz. */
-  readonly filled: ReadonlyMap<number, number>;
+  /** Free slots that hold something now, with the frequency they receive on, in hertz; `null` where nobody knows it. */
+  readonly filled: ReadonlyMap<number, number | null>;
   /** What each of those does on the air now. */
   readonly holding: ReadonlyMap<number, SlotContent>;
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
@@ -83,7 +84,9 @@ export function fitDevice(
     readAs: new Map([...slotRead].map(([number, slot]) => [slot.number, number])),
     hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
     freeSlots,
-    filled: new Map([...holding].map(([number, { receiveHz }]) => [number, receiveHz])),
+    filled: new Map(
+      [...holding].map(([number, content]) => [number, isOnAir(content) ? content.receiveHz : null]),
+    ),
     holding,
     lists: writtenLists(description),
     field: Object.fromEntries(description.fields.map((field) => [field.holds, field])),

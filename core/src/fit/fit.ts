@@ -2,7 +2,7 @@ import type { Finding } from '../findings/index';
 import { type Channel, type Plan, type Slot, sameContent } from '../model/index';
 import { fitAlerts } from './alerts';
 import type { FitDevice } from './device';
-import type { Cell, Fit, WantedSlot } from './image';
+import type { Cell, Fit, PlacedSlot } from './image';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, spellable, uniqueName } from './names';
 import type { Placement } from './place';
@@ -29,7 +29,7 @@ export function fitPlan(
   judgeOne: (channel: Channel) => Judgement = (channel) => judge(device, channel, plan),
 ): Fit {
   const judged = plan.channels.map(judgeOne);
-  const used = new Map<number, WantedSlot>();
+  const used = new Map<number, PlacedSlot>();
   const names = new Set<string>();
   const cells = new Map<string, Cell>();
   const room = roomIn(judged, device, plan.channels);
@@ -107,7 +107,7 @@ function sayWhereSplit(cells: readonly Cell[], channels: readonly Channel[]): Ce
 function settle(
   device: FitDevice,
   judgement: Judgement,
-  used: Map<number, WantedSlot>,
+  used: Map<number, PlacedSlot>,
   names: Set<string>,
   { channels, numbering }: FitPlan,
   { blocks, zoneOf, holds }: Room,
@@ -173,7 +173,7 @@ function zoneFirst(judgement: Judgement, zone: number | undefined, { holding }: 
 /** Whether as many free places are filled as the set can hold at once, with those that its holder filled. */
 function isAtCapacity(
   { description: { capacity }, freeSlots, filled }: FitDevice,
-  used: ReadonlyMap<number, WantedSlot>,
+  used: ReadonlyMap<number, PlacedSlot>,
 ): boolean {
   if (capacity === undefined) return false;
   return freeSlots.filter(({ number }) => used.has(number) || filled.has(number)).length >= capacity;
@@ -183,7 +183,7 @@ function take(
   device: FitDevice,
   judgement: Judgement,
   placement: Placement,
-  used: Map<number, WantedSlot>,
+  used: Map<number, PlacedSlot>,
   names: Set<string>,
 ): Cell {
   const { channel } = judgement;
@@ -203,8 +203,8 @@ function share(
   device: FitDevice,
   judgement: Judgement,
   placement: Placement,
-  there: WantedSlot,
-  used: Map<number, WantedSlot>,
+  there: PlacedSlot,
+  used: Map<number, PlacedSlot>,
   channels: readonly Channel[],
 ): Cell {
   const first = channels.find((channel) => channel.id === there.channelIds[0])?.name ?? '';

@@ -97,9 +97,10 @@ function entryAt(
     ...(field.name && { [field.name.id]: text }),
     ...(field.fleetId && fleetId !== undefined && { [field.fleetId.id]: fleetId }),
   };
+  if (region.content.kind === 'status')
+    return { channelIds: [], values, content: { kind: 'text', name: text } };
   const content = {
-    receiveHz: 0,
-    transmitHz: null,
+    kind: 'id' as const,
     ...(field.name && { name: text }),
     ...(field.fleetId && fleetId !== undefined && { fleetId }),
   };

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Wanted } from '../memory/index';
-import type { Native, SlotContent } from '../model/index';
+import type { AirContent, Native, SlotContent } from '../model/index';
 import type { Verdict } from './judge';
 
 /** One channel on one device: how it ends, where it goes, under what name, and why. */
@@ -19,11 +19,14 @@ export interface Cell {
 }
 
 /** What a slot shall hold: the device's own values by field id, and what they mean on the air. */
-export interface WantedSlot {
+export interface WantedSlot<Content extends SlotContent = SlotContent> {
   readonly channelIds: readonly string[];
   readonly values: Readonly<Record<string, Native>>;
-  readonly content: SlotContent;
+  readonly content: Content;
 }
+
+/** A place that channels were given. */
+export type PlacedSlot = WantedSlot<AirContent>;
 
 /** What a device's memory should hold after the plan is in it. Slots that are not here stay as they are. */
 export interface Image {

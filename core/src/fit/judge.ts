@@ -1,10 +1,10 @@
 import type { Finding } from '../findings/index';
 import {
+  type AirContent,
   type Channel,
   kindOf,
   type Plan,
   type Slot,
-  type SlotContent,
   wantedReceiveTone,
 } from '../model/index';
 import { type RuleContext, transmitRule } from '../rules/index';
@@ -32,7 +32,7 @@ export interface Judgement {
   /** The channel in one slot, where it can be had there. */
   readonly at: (slot: Slot) => Placement | undefined;
   /** The same, but only what it would do on the air there. */
-  readonly contentAt: (slot: Slot) => SlotContent | undefined;
+  readonly contentAt: (slot: Slot) => AirContent | undefined;
 }
 
 const none = { slots: [], at: () => undefined, contentAt: () => undefined };

@@ -2,6 +2,7 @@ import { canErase, knownOf } from '../memory/index';
 import {
   type Description,
   isLoadedByProgram,
+  isOnAir,
   type Memory,
   type Naming,
   type Plan,
@@ -72,7 +73,7 @@ export function withoutNames(fit: Fit, description: Description, now: Memory): F
     slots.set(slot.number, {
       ...wanted,
       values: { ...wanted.values, [field]: '' },
-      content: { ...wanted.content, name: '' },
+      content: isOnAir(wanted.content) ? { ...wanted.content, name: '' } : wanted.content,
     });
     for (const id of wanted.channelIds) nameless.add(id);
   }

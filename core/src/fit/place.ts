@@ -1,12 +1,12 @@
 import type { Finding } from '../findings/index';
 import {
+  type AirContent,
   type Channel,
   canSend,
   factoryValues,
   mostPowerW,
   type Native,
   type Slot,
-  type SlotContent,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
 import { receiveSetting, type ToneSettings, toneSetting } from './tones';
@@ -15,7 +15,7 @@ import { receiveSetting, type ToneSettings, toneSetting } from './tones';
 export interface Placement {
   readonly slot: Slot;
   readonly values: Readonly<Record<string, Native>>;
-  readonly content: SlotContent;
+  readonly content: AirContent;
   readonly findings: readonly Finding[];
 }
 
@@ -49,7 +49,8 @@ export function placeTalk(
   const power = choosePower(device, slot, rule, transmitHz);
   if (!power.ok) return no(power.finding);
   const values = { ...draft.values, ...tones.values, ...power.values, ...allow(device) };
-  const content: SlotContent = {
+  const content: AirContent = {
+    kind: 'channel',
     receiveHz: channel.receiveHz,
     transmitHz,
     ...(tones.transmitTone !== undefined && { transmitTone: tones.transmitTone }),
@@ -115,7 +116,9 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     channel,
     slot,
     values,
-    { receiveHz: channel.receiveHz, transmitHz, ...tones },
+    slot.region.towers
+      ? { kind: 'network', receiveHz: channel.receiveHz }
+      : { kind: 'channel', receiveHz: channel.receiveHz, transmitHz, ...tones },
     findings,
   );
 }
@@ -316,7 +319,7 @@ function finish(
   channel: Channel,
   slot: Slot,
   drafted: Readonly<Record<string, Native>>,
-  content: SlotContent,
+  content: AirContent,
   soFar: readonly Finding[],
   rule?: PowerLimit,
 ): Placed {

@@ -1,4 +1,4 @@
-import { type Channel, type Slot, type SlotContent, sameContent } from '../model/index';
+import { type AirContent, type Channel, type Slot, sameContent } from '../model/index';
 import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import type { Judgement } from './judge';
@@ -28,7 +28,7 @@ export function roomIn(judged: readonly Judgement[], device: FitDevice, channels
   const turns = inTurn(judged, device, channels);
   const homeOf = new Map<string, Slot>();
   const blocks = new NetworkBlocks(device);
-  const contents = new Map<number, SlotContent>();
+  const contents = new Map<number, AirContent>();
   for (const judgement of turns) {
     const { channel } = judgement;
     const home = homeFor(judgement, (slot, content) => {
@@ -100,8 +100,8 @@ const isIn = ({ outcome }: Judgement) => outcome === 'talk' || outcome === 'list
  */
 function homeFor(
   { slots, contentAt }: Judgement,
-  isFree: (slot: Slot, content: SlotContent) => boolean,
-): { slot: Slot; content: SlotContent } | undefined {
+  isFree: (slot: Slot, content: AirContent) => boolean,
+): { slot: Slot; content: AirContent } | undefined {
   for (const slot of slots) {
     if (!slot.fixed) return undefined;
     const content = contentAt(slot);

@@ -1,15 +1,15 @@
 import type { Finding } from '../findings/index';
 import {
+  type AirContent,
   type Channel,
   type Native,
   type Plan,
   type Slot,
-  type SlotContent,
   type SlotValues,
   wantedInScan,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
-import type { WantedSlot } from './image';
+import type { PlacedSlot, WantedSlot } from './image';
 
 /** What of a plan decides how sets scan. */
 export type ScanPlan = Pick<Plan, 'channels'> & Partial<Pick<Plan, 'groups' | 'resumeDelay'>>;
@@ -28,7 +28,7 @@ const WEIGHT = { priority: 0, in: 1, out: 2 } as const;
  * Sets the marks for scanning on the places that channels were given. Where a set has several scan sets, the plan's groups go into them in
  * their order, and the last one takes the rest. Priority goes to as many channels as the set can have, in the plan's order.
  */
-export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<number, WantedSlot>): ScanFit {
+export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<number, PlacedSlot>): ScanFit {
   const order = new Map(plan.channels.map((channel, i) => [channel.id, { channel, i }]));
   const groups = new Map((plan.groups ?? []).map(({ id }, i) => [id, i]));
   const findings = new Map<string, Finding[]>();
@@ -52,7 +52,7 @@ export function fitScan(plan: ScanPlan, device: FitDevice, placed: ReadonlyMap<n
     else say(channel, priority.refusal());
   }
   priority.release(placed);
-  const slots = new Map(placed);
+  const slots = new Map<number, WantedSlot>(placed);
   const marks = new Marks(device, plan.resumeDelay ?? 'on');
   for (const { number, wanted, channel } of places) {
     const settable = device.slotAt.get(number)?.settable ?? [];
@@ -82,7 +82,7 @@ interface Place {
 type Say = (finding: Finding) => void;
 type SetMarks = {
   readonly values: Record<string, Native>;
-  readonly content: { -readonly [K in 'inScan' | 'hasPriority' | 'resumeDelayS']?: SlotContent[K] };
+  readonly content: { -readonly [K in 'inScan' | 'hasPriority' | 'resumeDelayS']?: AirContent[K] };
 };
 
 /** The marks of a kind of set: which there are, and which value of each means what. */
@@ -208,7 +208,7 @@ class PriorityPlaces {
   }
 
   /** Takes priority from places that hold a channel of the plan now which shall not have it, where a setting still names them. */
-  release(placed: ReadonlyMap<number, WantedSlot>): void {
+  release(placed: ReadonlyMap<number, PlacedSlot>): void {
     const { description, lists, present } = this.device;
     for (const id of this.settingsLeft) {
       const setting = description.settings.find((candidate) => candidate.id === id);

@@ -1,5 +1,5 @@
 import { valuesOnceUsed } from '../memory/index';
-import type { Channel, Plan, Region, Slot } from '../model/index';
+import { type AirContent, type Channel, isOnAir, type Plan, type Region, type Slot } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './image';
 import type { Judgement } from './judge';
@@ -51,10 +51,12 @@ export function zonesOf(
 export function isThere({ contentAt }: Judgement, slot: Slot, holding: FitDevice['holding']): boolean {
   const now = holding.get(slot.number);
   const wanted = now && contentAt(slot);
-  return (
-    wanted !== undefined && now?.receiveHz === wanted.receiveHz && now.receiveTone === wanted.receiveTone
-  );
+  if (!wanted || !isOnAir(now) || now.receiveHz !== wanted.receiveHz) return false;
+  return waitsFor(now) === waitsFor(wanted);
 }
+
+/** The tone that a place waits for; a tower has none. */
+const waitsFor = (content: AirContent) => (content.kind === 'channel' ? content.receiveTone : undefined);
 
 const isDeaf = (slot: Slot | undefined) => slot !== undefined && isReceiveOnly(slot);
 
@@ -137,7 +139,7 @@ export function zoneNames(
         ...present.slots.get(place.number),
         [field.name.id]: name,
       };
-      names.set(place.number, { channelIds: [], values, content: { receiveHz: 0, transmitHz: null, name } });
+      names.set(place.number, { channelIds: [], values, content: { kind: 'text', name } });
     });
   }
   return names;

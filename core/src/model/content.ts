@@ -1,18 +1,18 @@
 import type { ToneText } from './tone';
 
 /**
- * What a slot does on the air, in plan terms. A key is absent where the device has nothing that decides it (a set without
- * names has no `name`).
+ * What a slot does, in plan terms: a channel to talk and listen on, the control channel of a trunked network, an area to sound for, an
+ * ID, a text; or something of which nobody knows where it listens or sends.
  */
-export interface SlotContent {
-  /** 0 where the place holds no frequency, but an area code, an ID or a text. */
+export type SlotContent = AirContent | AreaContent | IdContent | TextContent | UnseenContent;
+
+/** What a place that listens to a frequency holds. */
+export type AirContent = ChannelContent | NetworkContent;
+
+/** A key is absent where the device has nothing that decides it (a set without names has no `name`). */
+interface Heard {
   readonly receiveHz: number;
-  /** `null` when pressing talk sends nothing. */
-  readonly transmitHz: number | null;
-  readonly transmitTone?: ToneText;
-  readonly receiveTone?: ToneText;
   readonly name?: string;
-  readonly powerW?: number;
   readonly bandwidth?: string;
   /** How the set is modulated here, where that is set place by place. */
   readonly modulation?: string;
@@ -22,21 +22,66 @@ export interface SlotContent {
   readonly hasPriority?: boolean;
   /** How long a scan stays after somebody spoke, in seconds; 0 where it moves on at once. */
   readonly resumeDelayS?: number;
-  /** The ID of a set or of a call, as its digits. */
-  readonly fleetId?: string;
-  /** Six digits, as an alert radio waits for them. */
-  readonly areaCode?: string;
 }
 
+/** A frequency to listen to, and where talk goes. */
+export interface ChannelContent extends Heard {
+  readonly kind: 'channel';
+  /** `null` when pressing talk sends nothing. */
+  readonly transmitHz: number | null;
+  readonly transmitTone?: ToneText;
+  readonly receiveTone?: ToneText;
+  readonly powerW?: number;
+}
+
+/** The control channel of a trunked network: a set follows it and never sends there. */
+export interface NetworkContent extends Heard {
+  readonly kind: 'network';
+}
+
+/** An area that an alert radio sounds for. */
+export interface AreaContent {
+  readonly kind: 'area';
+  /** Six digits, as an alert radio waits for them. */
+  readonly areaCode: string;
+}
+
+/** Who a set is, or whom it can call. */
+export interface IdContent {
+  readonly kind: 'id';
+  /** Its digits. */
+  readonly fleetId?: string;
+  readonly name?: string;
+}
+
+/** A text of its own: one that is sent by a key, or the name of a zone. */
+export interface TextContent {
+  readonly kind: 'text';
+  readonly name: string;
+}
+
+/** The place is filled, and what decides where it listens or sends is not known. */
+export interface UnseenContent {
+  readonly kind: 'unseen';
+}
+
+/** Whether a place listens to a frequency that is known. */
+export function isOnAir(content: SlotContent): content is AirContent {
+  return content.kind === 'channel' || content.kind === 'network';
+}
+
+/** What two places are held against each other by, beside what they are called and what a scan makes of them. */
+const ON_AIR = ['receiveHz', 'bandwidth', 'modulation'] as const satisfies readonly (keyof Heard)[];
+const OF_CHANNEL = [
+  'transmitHz',
+  'transmitTone',
+  'receiveTone',
+  'powerW',
+] as const satisfies readonly (keyof ChannelContent)[];
+
 /** Whether two places do the same on the air, whatever they are called. */
-export function sameContent(a: SlotContent, b: SlotContent): boolean {
-  return (
-    a.receiveHz === b.receiveHz &&
-    a.transmitHz === b.transmitHz &&
-    a.transmitTone === b.transmitTone &&
-    a.receiveTone === b.receiveTone &&
-    a.powerW === b.powerW &&
-    a.bandwidth === b.bandwidth &&
-    a.modulation === b.modulation
-  );
+export function sameContent(a: AirContent, b: AirContent): boolean {
+  if (!ON_AIR.every((key) => a[key] === b[key])) return false;
+  if (a.kind !== 'channel' || b.kind !== 'channel') return a.kind === b.kind;
+  return OF_CHANNEL.every((key) => a[key] === b[key]);
 }

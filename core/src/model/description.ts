@@ -348,6 +348,11 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
       else if (Math.ceil(zoned.count / zoned.size) < region.count)
         say(['regions', i, 'count'], `more places than zones of "${content.of}"`);
     }
+    const maySend =
+      content.kind === 'fixed'
+        ? content.channels.some(({ transmitHz }) => transmitHz !== null)
+        : content.kind === 'free' && !content.receiveOnly;
+    if (region.towers && maySend) say(['regions', i, 'towers'], 'a place for towers never sends');
     if (region.stride < region.size)
       say(['regions', i, 'stride'], 'blocks overlap: stride is smaller than size');
     if (region.content.kind === 'fixed' && region.content.channels.length !== region.size)

@@ -1,4 +1,11 @@
-import type { Description, Slot, SlotContent, ToneText } from '../model/index';
+import {
+  type AirContent,
+  type Description,
+  isOnAir,
+  type Slot,
+  type SlotContent,
+  type ToneText,
+} from '../model/index';
 import { opens } from '../tones/index';
 
 /** Something on the air, on a virtual set's own clock: a frequency in hertz, the tone under it, from when to when. */
@@ -112,6 +119,10 @@ export class Round {
   }
 }
 
+/** The tone that a place waits for before it lets anything through; a network's own signalling is none. */
+export const awaitedTone = (content: AirContent): ToneText =>
+  (content.kind === 'channel' ? content.receiveTone : undefined) ?? 'off';
+
 /** The places that a scan over a memory comes by, in the set's order: filled ones whose mark does not leave them out. */
 export function scanStops(
   { scan }: Pick<Description, 'scan'>,
@@ -120,13 +131,13 @@ export function scanStops(
 ): Stop[] {
   const usualMs = typeof scan === 'object' ? scan.resumeMs : 0;
   return places.flatMap(({ slot, content }) => {
-    if (!content || content.receiveHz === 0 || content.inScan === false) return [];
-    const { receiveHz, receiveTone = 'off', hasPriority = false, resumeDelayS } = content;
+    if (!content || !isOnAir(content) || content.inScan === false) return [];
+    const { receiveHz, hasPriority = false, resumeDelayS } = content;
     return [
       {
         number: slot.number,
         hz: receiveHz,
-        tone: receiveTone,
+        tone: awaitedTone(content),
         resumeMs: resumeDelayS === undefined ? usualMs : resumeDelayS * 1000,
         hasPriority: hasPriority || isPriority(slot.number),
       },

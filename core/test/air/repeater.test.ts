@@ -8,7 +8,7 @@ import {
 } from '@umbrex/core/air';
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import { factoryMemory, type SlotContent, StationSchema } from '@umbrex/core/model';
+import { type ChannelContent, factoryMemory, StationSchema } from '@umbrex/core/model';
 import { loadByFile } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
@@ -50,7 +50,7 @@ describe('a repeater on a plan', () => {
   });
   it('waits for its tone even where the plan’s sets are open', () => {
     const { image } = fitPlan(plan([kelp], 'open'), fitDevice(REPEATER, undefined, { carries: kelp.id }));
-    expect(image.slots.get(1)?.content.receiveTone).toBe('82.5');
+    expect(image.slots.get(1)?.content).toMatchObject({ receiveTone: '82.5' });
   });
   it('holds the pair that it carries and no other; nobody having said which is a question', () => {
     const other = channel('Gannet', 462.7, 467.7, { id: uuid(42), transmitTone: '100.0' });
@@ -76,7 +76,7 @@ describe('a repeater on a plan', () => {
     const sides = sidesOfMemory(REPEATER, loaded.memory);
     expect(sides).toEqual(SIDES);
     const set = prepare(plan([kelp]), shipped('page-handheld')).fit.image.slots.get(5)?.content;
-    expect(sides && set && passThrough(set, sides).gate).toBeNull();
+    expect(sides && set?.kind === 'channel' && passThrough(set, sides).gate).toBeNull();
   });
   it('that holds no pair is none', () => {
     const { image } = fitPlan(plan([]), fitDevice(REPEATER));
@@ -85,13 +85,14 @@ describe('a repeater on a plan', () => {
 });
 
 describe('a call meets its gates in order', () => {
-  const set: SlotContent = {
+  const set: ChannelContent = {
+    kind: 'channel',
     receiveHz: 462_650_000,
     transmitHz: 467_650_000,
     transmitTone: '82.5',
     receiveTone: 'D606N',
   };
-  const cases: readonly [string, Partial<SlotContent>, Partial<RepeaterSides>, unknown][] = [
+  const cases: readonly [string, Partial<ChannelContent>, Partial<RepeaterSides>, unknown][] = [
     ['comes back', {}, {}, { gate: null }],
     ['comes back to an open set', { receiveTone: 'off' }, { outputTone: 'unknown' }, { gate: null }],
     // The inverse of D047 sounds as D023 (computed from the Golay word).
@@ -195,10 +196,10 @@ describe('the places of a set against the group’s stations', () => {
         .map(([field, value]) => ({ field, value, source: 'trustee', on: '2026-03-01' }))
         .concat(more as never[]),
     });
-  const place = (number: number, content: Partial<SlotContent>) => ({
+  const place = (number: number, content: Partial<ChannelContent>) => ({
     number,
     label: `M${number}`,
-    content: { receiveHz: 462_650_000, transmitHz: 467_650_000, ...content },
+    content: { kind: 'channel' as const, receiveHz: 462_650_000, transmitHz: 467_650_000, ...content },
   });
   it('of two repeaters on one pair the one that it opens counts', () =>
     expect(

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { pairedRepeaterRadio, SHIPPED, shipped } from '../support/devices';
 import { anyPlan, channel, plan, unit, uuid } from '../support/plans';
 import { runs } from '../support/runs';
+import { told } from '../support/told';
 
 const PAGE = shipped('page-handheld');
 const BANK = shipped('bank-handheld');
@@ -199,7 +200,7 @@ describe('properties of any plan on any shipped device', () => {
       fc.property(anyPlan, fc.constantFrom(...SHIPPED), (anything, device) => {
         const fit = fitPlan(anything, fitDevice(device));
         const names = [...fit.image.slots.values()]
-          .map((slot) => slot.content.name)
+          .map((slot) => told(slot.content).name)
           .filter((name) => name !== undefined);
         expect(new Set(names).size).toBe(names.length);
         for (const one of fit.cells) {
@@ -209,7 +210,7 @@ describe('properties of any plan on any shipped device', () => {
         // What can be sent goes out only on a pair of the plan, or where the set is fixed to send.
         for (const { content, channelIds } of fit.image.slots.values())
           for (const id of channelIds)
-            expect(anything.channels.find((c) => c.id === id)?.receiveHz).toBe(content.receiveHz);
+            expect(anything.channels.find((c) => c.id === id)?.receiveHz).toBe(told(content).receiveHz);
       }),
       { numRuns: runs(200), seed: 11 },
     );

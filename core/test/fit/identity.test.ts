@@ -27,9 +27,10 @@ function entries(image: ReturnType<typeof prepare>['fit']['image']) {
   return Object.fromEntries(
     slotsOf(FLEET).flatMap((slot) => {
       const content = read(slot, memory.slots.get(slot.number) ?? null);
+      if (content?.kind === 'id') return [[slot.label, [content.fleetId, content.name]]];
       // The name of a zone is no signalling.
-      return content?.receiveHz === 0 && slot.region.content.kind !== 'zones'
-        ? [[slot.label, [content.fleetId, content.name]]]
+      return content?.kind === 'text' && slot.region.content.kind === 'status'
+        ? [[slot.label, [undefined, content.name]]]
         : [];
     }),
   );

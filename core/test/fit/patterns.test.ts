@@ -8,6 +8,7 @@ import { SHIPPED, shipped } from '../support/devices';
 import { read } from '../support/memory';
 import { anyPlan, channel, OSTREL, plan, uuid } from '../support/plans';
 import { runs } from '../support/runs';
+import { told } from '../support/told';
 import { WEATHER_MARINE_NUMBERS } from '../support/weather';
 
 const fit = (id: string, channels: readonly Channel[], country: 'US' | 'AU' = 'US') =>
@@ -221,7 +222,7 @@ describe('alert radios', () => {
   const fitted = (id: string, wanted: Alerts | null) => {
     const { image, findings } = fitPlan({ ...plan([]), alerts: wanted }, fitDevice(shipped(id)));
     return {
-      codes: [...image.slots.values()].map(({ content }) => content.areaCode),
+      codes: [...image.slots.values()].map(({ content }) => told(content).areaCode),
       settings: image.settings,
       findings: findings.map(({ code }) => code),
     };
@@ -306,7 +307,7 @@ describe('alert radios', () => {
         holds: read(places),
       },
     );
-    expect([...fit.image.slots].map(([number, { content }]) => [number, content.areaCode])).toEqual([
+    expect([...fit.image.slots].map(([number, { content }]) => [number, told(content).areaCode])).toEqual([
       [102, '099002'],
       [103, '099001'],
     ]);

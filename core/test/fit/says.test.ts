@@ -13,6 +13,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
+import { told } from '../support/told';
 
 describe('a free transmit frequency', () => {
   const FIELD = shipped('field-mobile');
@@ -37,7 +38,7 @@ describe('a free transmit frequency', () => {
     expect(proof.firstDifference).toBeNull();
     expect(fit.cells.map(({ verdict }) => ['full', 'adapted'].includes(verdict))).toEqual([true, false]);
     const at = (i: number) => fit.image.slots.get(fit.cells[i]?.slot?.number ?? -1);
-    expect(at(0)?.content.transmitHz).toBe(155_340_000);
+    expect(told(at(0)?.content).transmitHz).toBe(155_340_000);
     expect([at(0)?.values.txf, at(1)?.values.txf]).toEqual([155_340_000, 152_300_000]);
     expect(sheet.steps.some(({ says }) => says === 'Type the frequency it sends on, 155.3400.')).toBe(true);
   });
@@ -45,7 +46,7 @@ describe('a free transmit frequency', () => {
     const read = slotReader(FIELD);
     const [slot] = slotsOf(FIELD);
     if (!slot) throw new Error('no place');
-    const at = (txf: number) => read(slot, { rx: 150_100_000, txf })?.transmitHz;
+    const at = (txf: number) => told(read(slot, { rx: 150_100_000, txf })).transmitHz;
     expect([at(155_340_000), at(0), at(462_550_000)]).toEqual([155_340_000, 150_100_000, null]);
   });
 });
@@ -58,10 +59,9 @@ describe('modulation a place', () => {
       channel('Two metres', 145.5, null, { service: 'other' }),
     ]);
     const { fit, sheet, proof } = prepare(both, RECEIVER);
-    expect(fit.cells.map(({ slot }) => fit.image.slots.get(slot?.number ?? -1)?.content.modulation)).toEqual([
-      'AM',
-      'FM',
-    ]);
+    expect(
+      fit.cells.map(({ slot }) => told(fit.image.slots.get(slot?.number ?? -1)?.content).modulation),
+    ).toEqual(['AM', 'FM']);
     expect(sheet.steps.some(({ recipe }) => recipe.startsWith('/recipes/set/sound'))).toBe(true);
     expect(proof.proven).toBe(true);
   });
@@ -97,7 +97,7 @@ describe('power that a band limits', () => {
     const direct = channel('Direct', 462.5625, 462.5625, { bandwidth: 'wide' });
     const power = (description: typeof GUIDED) => {
       const { image, cells } = fitPlan(plan([direct]), fitDevice(description));
-      return image.slots.get(cells[0]?.slot?.number ?? -1)?.content.powerW;
+      return told(image.slots.get(cells[0]?.slot?.number ?? -1)?.content).powerW;
     };
     expect(power(limited)).toBe(0.5);
     expect(power(GUIDED)).toBeGreaterThan(0.5);
@@ -105,7 +105,7 @@ describe('power that a band limits', () => {
     expect(proof.proven).toBe(true);
     const [[number, values] = [0, null]] = [...wanted.slots];
     const slot = slotsOf(limited).find((one) => one.number === number);
-    expect(slot && slotReader(limited)(slot, values)?.powerW).toBe(0.5);
+    expect(slot && told(slotReader(limited)(slot, values)).powerW).toBe(0.5);
     expect(fit.cells[0]?.verdict).not.toBe('no');
     expect(factoryMemory(limited).slots.size).toBeGreaterThan(0);
   });

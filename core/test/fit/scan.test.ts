@@ -4,6 +4,7 @@ import { type Channel, factoryMemory, type Plan } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { PROVABLE, shipped } from '../support/devices';
 import { channel, plan, uuid } from '../support/plans';
+import { told } from '../support/told';
 
 /** What each channel comes to in the scan of a set, with what is said of it. */
 function marks(id: string, channels: readonly Channel[], more: Partial<Plan> = {}) {
@@ -11,7 +12,7 @@ function marks(id: string, channels: readonly Channel[], more: Partial<Plan> = {
   return {
     settings: fit.image.settings,
     rows: fit.cells.map(({ channelId, slot, findings }) => {
-      const { inScan, hasPriority, resumeDelayS } = fit.image.slots.get(slot?.number ?? -1)?.content ?? {};
+      const { inScan, hasPriority, resumeDelayS } = told(fit.image.slots.get(slot?.number ?? -1)?.content);
       const said = findings.filter(({ code }) => /scan|priority|resume/.test(code)).map(({ code }) => code);
       return [channels.find(({ id }) => id === channelId)?.name, inScan, hasPriority, resumeDelayS, ...said];
     }),

@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { channel, plan, unit, uuid } from '../support/plans';
 import { runs } from '../support/runs';
+import { told } from '../support/told';
 
 const ZONED = shipped('zoned-mobile');
 const PORTABLE = shipped('retired-portable');
@@ -106,7 +107,7 @@ describe('names of zones', () => {
   const named = (of: Plan) => {
     const { fit, proof } = prepare(of, PORTABLE, unit(1, 'retired-portable'));
     expect(proof.proven).toBe(true);
-    return [1201, 1202, 1203, 1204].map((number) => fit.image.slots.get(number)?.content.name ?? null);
+    return [1201, 1202, 1203, 1204].map((number) => told(fit.image.slots.get(number)?.content).name ?? null);
   };
   it('are those of the groups in them, as the set can spell them; a zone without a channel stays as it is', () => {
     const [a, b, ...rest] = named(grouped([3, 4]));

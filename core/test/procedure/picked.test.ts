@@ -80,7 +80,13 @@ describe('a tone picked by hand', () => {
     const [{ hz, tone } = { hz: 0, tone: '' }] = device.emissions();
     const sides = sidesOfStation(station);
     expect(relay(sides, { hz, tone, lengthS: 3 }).sends).toBeNull();
-    const set = { receiveHz: 462_650_000, transmitHz: hz, transmitTone: tone, receiveTone: '131.8' };
+    const set = {
+      kind: 'channel' as const,
+      receiveHz: 462_650_000,
+      transmitHz: hz,
+      transmitTone: tone,
+      receiveTone: '131.8',
+    };
     expect(passThrough(set, sides)).toEqual({ gate: 'input-tone', needs: '131.8', comes: '67.0' });
     press('tone', 'left', 'tone', 'talk');
     const [, cleared = { hz: 0, tone: '' }] = device.emissions();

@@ -7,6 +7,7 @@ import { SHIPPED, shipped } from '../support/devices';
 import { memoryAfter } from '../support/memory';
 import { anyPlan, channel, plan } from '../support/plans';
 import { runs } from '../support/runs';
+import { told } from '../support/told';
 
 const TAP = { kind: 'key', heldMs: 100 } as const;
 const heard = (name: string, mhz: number, more: Partial<Channel> = {}) =>
@@ -176,7 +177,7 @@ describe('for any plan', () => {
               ...memory,
               settings: { ...memory.settings, ...(sidekey && { sideShort: 2 }) },
             });
-            const { receiveHz: hz, receiveTone: tone = 'off' } = place.content;
+            const { receiveHz: hz = 0, receiveTone: tone = 'off' } = told(place.content);
             device.receive([{ hz, tone, fromMs: 0, toMs: 600_000 }]);
             // The network scanner scans as it comes on.
             if (id === 'field-mobile') press(device, 'power', 'open');
@@ -184,7 +185,7 @@ describe('for any plan', () => {
             wait(device, 60_000);
             const stops = device.caught().catches.some(({ number }) => number === slot.number);
             const alone = slotsOf(description).filter(
-              (other) => read(other, memory.slots.get(other.number) ?? null)?.receiveHz === hz,
+              (other) => told(read(other, memory.slots.get(other.number) ?? null)).receiveHz === hz,
             );
             // Where two places have the frequency, the scan may stay at the other one for good.
             if (alone.length > 1 || findings.some(({ code }) => code === 'scan-differs')) continue;

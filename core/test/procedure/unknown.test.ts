@@ -34,6 +34,7 @@ import { PROVABLE, shipped } from '../support/devices';
 import { UNSEEN } from '../support/memory';
 import { anyPlan, channel, OSTREL, plan } from '../support/plans';
 import { runs } from '../support/runs';
+import { told } from '../support/told';
 
 /** What each pattern can do with a set that nobody looked at, typed by hand: which way is cheapest. */
 const CHEAPEST: Readonly<Record<string, string>> = {
@@ -246,7 +247,7 @@ describe('two plans in a row, on sets of which something is known and the rest h
           const isOld = first.fit.image.slots.has(number);
           if (wanted) {
             expect(read(slot, has)).toMatchObject(wanted.content);
-            if (wanted.content.transmitHz === null) expect(read(slot, has)?.transmitHz).toBeNull();
+            if (told(wanted.content).transmitHz === null) expect(told(read(slot, has)).transmitHz).toBeNull();
           } else if (!isOld) expect(has, `untouched ${number}`).toEqual(before.slots.get(number) ?? null);
           else if (stays.has(number)) expect(has).toEqual(between.slots.get(number) ?? null);
           else if (!fixed) expect(has, `erased ${number}`).toBeNull();
@@ -283,9 +284,9 @@ describe('what came of a heart that was read by somebody else', () => {
           expect(firstDifference(description, shall, after)).toBeNull();
           for (const slot of slotsOf(description)) {
             const wanted = second.fit.image.slots.get(slot.number)?.content;
-            if (wanted?.transmitHz === null)
+            if (told(wanted).transmitHz === null)
               expect(
-                slotReader(description)(slot, after.slots.get(slot.number) ?? null)?.transmitHz,
+                told(slotReader(description)(slot, after.slots.get(slot.number) ?? null)).transmitHz,
               ).toBeNull();
           }
         }

@@ -1,12 +1,22 @@
-import type { SlotContent } from '@umbrex/core/model';
+import { isOnAir, type SlotContent } from '@umbrex/core/model';
 import type { DrawnRegion, PlaceState } from '@umbrex/core/procedure';
 import { mhzText } from '@umbrex/core/units';
 import { toneWords } from './tones';
 
 /** What a place holds, on one line. */
 export function contentBrief(content: SlotContent): string {
-  if (content.areaCode !== undefined) return `area ${content.areaCode}`;
-  if (content.receiveHz === 0) return [content.name, content.fleetId].filter(Boolean).join(', ');
+  switch (content.kind) {
+    case 'unseen':
+      return 'something nobody has looked at';
+    case 'area':
+      return `area ${content.areaCode}`;
+    case 'id':
+      return [content.name, content.fleetId].filter(Boolean).join(', ');
+    case 'text':
+      return content.name;
+    case 'network':
+      return [content.name, mhzText(content.receiveHz), 'control channel'].filter(Boolean).join(', ');
+  }
   return [
     content.name,
     mhzText(content.receiveHz),
@@ -18,7 +28,9 @@ export function contentBrief(content: SlotContent): string {
 }
 
 /** What a scan does with a place, in few words; nothing where the set has no say in it. */
-export function scanBrief({ inScan, hasPriority, resumeDelayS }: SlotContent): string {
+export function scanBrief(content: SlotContent): string {
+  if (!isOnAir(content)) return '';
+  const { inScan, hasPriority, resumeDelayS } = content;
   const where =
     inScan === undefined ? '' : inScan === false ? 'left out' : inScan === true ? 'in' : `set ${inScan}`;
   const delay = resumeDelayS === undefined ? '' : resumeDelayS === 0 ? 'no delay' : `stays ${resumeDelayS} s`;

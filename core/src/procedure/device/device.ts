@@ -2,15 +2,13 @@ import {
   type Behaviour,
   type Description,
   factoryMemory,
+  isOnAir,
   type Memory,
-  type Slot,
-  type SlotContent,
-  slotReader,
   slotsOf,
 } from '../../model/index';
 import { holds, type Standing } from '../conditions';
 import type { KeyEvent } from '../events';
-import { type Catch, type Signal, type Stop, scanStops } from '../round';
+import { awaitedTone, type Catch, type Signal, type Stop, scanStops } from '../round';
 import { fillScreen, type ScreenLine, screenLine } from '../screen';
 import type { Emission } from '../sending';
 import { act } from './actions';
@@ -32,7 +30,6 @@ export interface Whereabouts {
 export class VirtualDevice {
   private readonly behaviour: Behaviour;
   private readonly set: Innards;
-  private readonly read: ReturnType<typeof slotReader>;
 
   /**
    * @param memory what it holds at the start; as from the factory where nothing is given
@@ -48,7 +45,6 @@ export class VirtualDevice {
   ) {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
-    this.read = slotReader(description);
     const standsOn = from?.number ?? this.behaviour.startNumber;
     const at = slotsOf(description).findIndex(({ number }) => number === standsOn);
     if (at < 0) throw new RangeError(`stands on: ${standsOn}`);
@@ -158,9 +154,11 @@ export class VirtualDevice {
 
   /** What comes out of its speaker now: the place it stands on or stopped at, and its frequency; `null` while it is silent. */
   speaker(): { number: number | null; hz: number } | null {
-    const content = this.contentOf(this.set.slot());
-    const tone = content?.receiveTone ?? 'off';
-    const standing = content && { number: this.set.slot().number, hz: content.receiveHz, tone };
+    const content = this.set.content(this.set.slot());
+    const standing =
+      content && isOnAir(content)
+        ? { number: this.set.slot().number, hz: content.receiveHz, tone: awaitedTone(content) }
+        : null;
     return this.set.ears.speaker(this.set.state.nowMs, standing);
   }
 
@@ -233,15 +231,11 @@ export class VirtualDevice {
   }
 
   private placeStops(): Stop[] {
-    const places = this.set.slots.map((slot) => ({ slot, content: this.contentOf(slot) }));
+    const places = this.set.slots.map((slot) => ({ slot, content: this.set.content(slot) }));
     const named = this.description.settings
       .filter(({ holds }) => holds === 'priorityNumber')
       .map(({ id, list }) => this.set.lists[list]?.[this.set.state.settings[id] ?? 0]?.means);
     return scanStops(this.description, places, (number) => named.includes(number));
-  }
-
-  private contentOf(slot: Slot): SlotContent | null {
-    return this.read(slot, this.set.state.values.get(slot.number) ?? null);
   }
 
   private press(keyId: string, heldMs: number): void {

@@ -6,6 +6,8 @@ import {
   type Memory,
   type Native,
   type Slot,
+  type SlotContent,
+  slotReader,
   slotsOf,
   writtenLists,
 } from '../../model/index';
@@ -23,6 +25,7 @@ export class Innards {
   readonly ears: Ears;
   /** The items that are gone through, by their places among all. */
   private readonly round: readonly number[];
+  private readonly read: ReturnType<typeof slotReader>;
 
   constructor(
     readonly description: Description,
@@ -31,12 +34,18 @@ export class Innards {
   ) {
     this.slots = slotsOf(description);
     this.lists = writtenLists(description);
+    this.read = slotReader(description);
     this.ears = new Ears(description);
     this.round = behaviour.items.flatMap(({ apart }, i) => (apart ? [] : [i]));
   }
 
   slot(): Slot {
     return this.slots[this.state.at] as Slot;
+  }
+
+  /** What a place does on the air, as the set holds it now. */
+  content(slot: Slot): SlotContent | null {
+    return this.read(slot, this.state.values.get(slot.number) ?? null);
   }
 
   openItem(): Behaviour['items'][number] | undefined {
@@ -71,10 +80,10 @@ export class Innards {
       const field = itemField(this.description, item);
       const value = field && enteredValue(item, field, this.itemList(), this.state.draft);
       if (field === undefined || value === undefined) return false;
-      const receiveHz = field.holds === 'receiveHz' ? Number(value) : 0;
-      const base =
-        this.state.values.get(number) ?? factoryValues(this.description, receiveHz, this.slot().region);
-      this.state.values.set(number, { ...base, [field.id]: value });
+      const receiveHz = field.holds === 'receiveHz' ? Number(value) : undefined;
+      // What it did not hold yet is as in a place that is new; without a frequency it has none.
+      const fresh = factoryValues(this.description, receiveHz, this.slot().region);
+      this.state.values.set(number, { ...fresh, ...this.state.values.get(number), [field.id]: value });
     }
     return true;
   }
@@ -113,14 +122,13 @@ export class Innards {
   }
 
   transmit(): void {
-    const slot = this.slot();
-    const values = this.state.values.get(slot.number) ?? null;
-    const hz = talkHz(this.description, this.lists, slot, values);
+    const content = this.content(this.slot());
+    const hz = talkHz(content);
     if (hz === null) {
       this.refuse();
       return;
     }
-    const tone = talkTone(this.description, this.lists, slot, values, this.state.picked);
+    const tone = talkTone(this.description, this.lists, content, this.state.picked);
     this.state.sent.push({ hz, atMs: this.state.nowMs, tone });
   }
 
