@@ -4,7 +4,7 @@ import type { Finding } from '@umbrex/core/findings';
 import { fitDevice, fitPlan, numberFleet, numberingKinds, numberingWishes, wantedBy } from '@umbrex/core/fit';
 import { afterSheet, fromUnknown, prepare, talkers, triedAs } from '@umbrex/core/flow';
 import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
-import type { Description, Plan } from '@umbrex/core/model';
+import { type Description, numbersWith, type Plan } from '@umbrex/core/model';
 import { proveCopy, stepSlips } from '@umbrex/core/procedure';
 import { adviseTones } from '@umbrex/core/tones';
 import { shippedDescriptions } from '../../devices/read';
@@ -41,7 +41,7 @@ export function memory(command: 'memory' | 'compare', path: string, words: reado
   if (!plan.ok) return { ok: false, json: { ok: false, file: path, findings: plan.findings } };
   const device = readFile(devicePath, readDescription);
   if (!device.ok) return { ok: false, json: { ok: false, file: devicePath, findings: device.findings } };
-  const wanted = wantedBy(fitPlan(plan.value, fitDevice(device.value)).image);
+  const wanted = wantedBy(fitPlan(plan.value, fitDevice(device.value), numbersWith(plan.value)).image);
   if (values.read === undefined) return { ok: true, json: writeMemory(device.value, wanted) };
   const read = readFile(values.read, readMemory);
   if (!read.ok) return { ok: false, json: { ok: false, file: values.read, findings: read.findings } };
@@ -116,14 +116,16 @@ function fit(plan: Plan, devices: readonly Description[]): Outcome {
   const names = new Map(plan.channels.map((c) => [c.id, c.name]));
   const json = devices.map((device) => ({
     device: device.id,
-    channels: fitPlan(plan, fitDevice(device)).cells.map(({ channelId, verdict, slot, name, findings }) => ({
-      channel: names.get(channelId),
-      channelId,
-      verdict: VERDICT_WORDS[verdict],
-      slot,
-      name,
-      findings,
-    })),
+    channels: fitPlan(plan, fitDevice(device), numbersWith(plan)).cells.map(
+      ({ channelId, verdict, slot, name, findings }) => ({
+        channel: names.get(channelId),
+        channelId,
+        verdict: VERDICT_WORDS[verdict],
+        slot,
+        name,
+        findings,
+      }),
+    ),
   }));
   return { ok: true, json: { ok: true, devices: json } };
 }

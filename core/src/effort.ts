@@ -1,7 +1,7 @@
 import { fitDevice, fitPlan } from './fit/index';
 import { compose, startOf, type UnitState } from './flow';
 import { heldMemory } from './memory/index';
-import type { Description, Plan } from './model/index';
+import { type Description, type Numbers, numbersWith, type Plan } from './model/index';
 import { CALM, minutesAt } from './procedure/index';
 
 /** What loading a fleet takes at the keys. */
@@ -25,21 +25,23 @@ export interface LoadedAlike {
 export function effortOfNumbers(
   plan: Plan,
   fleet: readonly LoadedAlike[],
-  numberings: readonly Readonly<Record<string, number>>[],
+  numberings: readonly Numbers[],
 ): Effort[] {
   const more = numberings.map(() => ({ presses: 0, minutes: 0 }));
   for (const { description, unit, count } of fleet) {
     const { memory } = heldMemory(description, unit.holds);
     const device = fitDevice(description, startOf(description, memory, unit).now, unit);
-    const placesIn = (of: Plan) => fitPlan(of, device).cells.map(({ slot }) => slot?.number);
-    const placesNow = placesIn(plan).join();
+    const placesWith = (numbers: Numbers) =>
+      fitPlan(plan, device, numbers)
+        .cells.map(({ slot }) => slot?.number)
+        .join();
+    const placesNow = placesWith(numbersWith(plan));
     let now: Effort | undefined;
     numberings.forEach((numbers, i) => {
-      const other = { ...plan, numbering: { numbers: { ...numbers }, pins: [] } };
       const sum = more[i];
-      if (!sum || placesIn(other).join() === placesNow) return;
+      if (!sum || placesWith(numbers) === placesNow) return;
       now ??= effortOn(plan, description, unit);
-      const then = effortOn(other, description, unit);
+      const then = effortOn({ ...plan, numbering: { numbers: { ...numbers }, pins: [] } }, description, unit);
       sum.presses += count * (then.presses - now.presses);
       sum.minutes += count * (then.minutes - now.minutes);
     });

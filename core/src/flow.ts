@@ -31,9 +31,11 @@ import {
   type Description,
   factoryMemory,
   factoryValues,
+  holdsOnePair,
   isLoadedByProgram,
   kindOf,
   type Memory,
+  numbersWith,
   type Plan,
   type SlotValues,
   slotsOf,
@@ -93,7 +95,7 @@ export function compose(
   const { memory: known, notUnderstood } = heldMemory(description, holds);
   const { now, resets } = startOf(description, known, unit);
   const device = fitDevice(description, now, unit);
-  const whole = withIdentity(fitPlan(plan, device), plan, device, unit, others);
+  const whole = withIdentity(fitPlan(plan, device, numbersWith(plan)), plan, device, unit, others);
   const fit = writesNames(plan, description, unit?.names) ? whole : withoutNames(whole, description, now);
   const keeps = unit?.keeps ?? [];
   const { wanted, stays } = wantedOf(description, fit.image, resets ? {} : holds.wrote, keeps);
@@ -330,7 +332,7 @@ function withIdentity(
  * ID of its own. None for the others.
  */
 export function triedAs(description: Description, plan: Plan): UnitState | undefined {
-  const repeats = description.kind === 'repeater';
+  const repeats = holdsOnePair(description);
   if (!repeats && !hasIdentity(description)) return undefined;
   const pair = plan.channels.find((channel) => kindOf(channel) === 'repeater');
   const { identity } = description;
@@ -372,8 +374,8 @@ export function decisive(cell: Cell): Finding | undefined {
 export function talkers(channel: Channel, plan: Plan, descriptions: readonly Description[]): Description[] {
   const bare: Channel = { ...channel, transmitTone: 'off', receiveTone: 'off' };
   return descriptions.filter((description) => {
-    if (description.kind === 'repeater') return false;
-    const [cell] = fitPlan({ ...plan, channels: [bare], numbering: null }, fitDevice(description)).cells;
+    if (holdsOnePair(description)) return false;
+    const [cell] = fitPlan({ ...plan, channels: [bare] }, fitDevice(description)).cells;
     return cell?.verdict === 'full' || cell?.verdict === 'adapted' || cell?.verdict === 'unknown';
   });
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import { type Channel, kindOf, type Slot } from '../model/index';
+import { type Channel, holdsOnePair, kindOf, type Slot } from '../model/index';
 import type { FitDevice } from './device';
 
 /** A channel as a set has to hold it, or why it is nothing for this set before anything else is asked. */
@@ -29,7 +29,7 @@ export function belonging(device: FitDevice, channel: Channel): Belonging {
   }
   if (device.description.regions.every(({ towers }) => towers))
     return { outcome: 'no', reason: { code: 'only-networks', severity: 'note' } };
-  if (device.description.kind !== 'repeater') return { as: channel };
+  if (!holdsOnePair(device.description)) return { as: channel };
   if (kindOf(channel) !== 'repeater')
     return { outcome: 'no', reason: { code: 'not-its-pair', severity: 'note' } };
   if (device.carries === null)

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import type { Description, Unit } from '../model/index';
+import type { Description, Numbers, Unit } from '../model/index';
 import { type FitPlan, fitPlan } from './fit';
 import { fitIdentity, hasIdentity } from './identity';
 import type { Cell, Fit } from './image';
@@ -27,8 +27,13 @@ export interface Board {
 }
 
 /** Fits a plan to a fleet, once for each kind of device. @throws RangeError for a unit without its description */
-export function fitBoard(plan: FitPlan, units: readonly Unit[], descriptions: readonly Description[]): Board {
-  return boardOf(plan, unitKinds(units, descriptions), ({ device }) => fitPlan(plan, device));
+export function fitBoard(
+  plan: FitPlan,
+  units: readonly Unit[],
+  descriptions: readonly Description[],
+  numbers: Numbers = {},
+): Board {
+  return boardOf(plan, unitKinds(units, descriptions), ({ device }) => fitPlan(plan, device, numbers));
 }
 
 /** The board of a fleet sorted into kinds, with the fit of each as `fitOf` gives it. */

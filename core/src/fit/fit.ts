@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import { type Channel, type Plan, type Slot, sameContent } from '../model/index';
+import { type Channel, type Numbers, type Plan, type Slot, sameContent } from '../model/index';
 import { fitAlerts } from './alerts';
 import type { FitDevice } from './device';
 import type { Cell, Fit, PlacedSlot } from './image';
@@ -13,7 +13,7 @@ import { isThere, zoneNames } from './zones';
 /** What of a plan its fit depends on. */
 export type FitPlan = ScanPlan &
   FitPolicy &
-  Partial<Pick<Plan, 'numbering' | 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming'>>;
+  Partial<Pick<Plan, 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
@@ -21,11 +21,13 @@ export type FitPlan = ScanPlan &
  * does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed
  * slot that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder filled.
  * Two channels that come to the very same contents share a slot.
+ * @param numbers the number of each channel across the fleet; none where nobody decided them
  * @param judgeOne how each channel is judged, where something of it is known from before
  */
 export function fitPlan(
   plan: FitPlan,
   device: FitDevice,
+  numbers: Numbers = {},
   judgeOne: (channel: Channel) => Judgement = (channel) => judge(device, channel, plan),
 ): Fit {
   const judged = plan.channels.map(judgeOne);
@@ -44,14 +46,14 @@ export function fitPlan(
     cells.set(judgement.channel.id, cell);
   }
   for (const judgement of judged) {
-    const slot = numberedPlace(judgement, device, room, plan.numbering?.numbers[judgement.channel.id]);
+    const slot = numberedPlace(judgement, device, room, numbers[judgement.channel.id]);
     const placement = slot && judgement.at(slot);
     if (placement && !used.has(slot.number))
       cells.set(judgement.channel.id, take(device, judgement, placement, used, names));
   }
   for (const judgement of room.turns)
     if (!cells.has(judgement.channel.id))
-      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan, room));
+      cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, numbers, room));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   const scan = fitScan(plan, device, used);
   const marked = settled.map((cell) => {
@@ -109,7 +111,8 @@ function settle(
   judgement: Judgement,
   used: Map<number, PlacedSlot>,
   names: Set<string>,
-  { channels, numbering }: FitPlan,
+  channels: readonly Channel[],
+  numbers: Numbers,
   { blocks, zoneOf, holds }: Room,
 ): Cell {
   const { channel, outcome, reasons } = judgement;
@@ -125,7 +128,7 @@ function settle(
   const isFull = isAtCapacity(device, used);
   // What a set has no room for, and comes in all the same since others share a place, never comes to its number by luck: what the
   // numbers promise is what they do.
-  const number = holds.has(channel.id) ? undefined : numbering?.numbers[channel.id];
+  const number = holds.has(channel.id) ? undefined : numbers[channel.id];
   const last = number === undefined ? undefined : device.slotRead.get(number);
   const ordered = zoneFirst(judgement, zoneOf.get(channel.id), device);
   const asked = last

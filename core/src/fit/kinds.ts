@@ -1,5 +1,5 @@
 import { heldMemory } from '../memory/index';
-import type { Description, Unit } from '../model/index';
+import { type Description, holdsOnePair, type Unit } from '../model/index';
 import { type FitDevice, fitDevice } from './device';
 
 /** Devices that fit alike: of one kind, with the same numbers kept back and, where they were read, the same contents. */
@@ -32,7 +32,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const keeps = [...unit.keeps].sort((a, b) => a - b);
     const { places, settings, rest, wrote } = unit.holds;
     const isRead = places.length > 0 || Object.keys(settings).length > 0;
-    const carries = description.kind === 'repeater' ? unit.carries : null;
+    const carries = holdsOnePair(description) ? unit.carries : null;
     const { names } = unit;
     const own = [keeps, isRead && [rest, places, settings, wrote], carries, names];
     const alike = JSON.stringify([description.id, own]);

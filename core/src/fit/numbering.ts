@@ -1,4 +1,4 @@
-import type { Channel, Description, Plan, Unit } from '../model/index';
+import { type Channel, type Description, holdsOnePair, type Plan, type Unit } from '../model/index';
 import { assign } from './assignment';
 import type { FitDevice } from './device';
 import { fitPlan } from './fit';
@@ -159,7 +159,7 @@ export function numberingKinds(
   units: readonly Unit[],
   descriptions: readonly Description[],
 ): NumberingKind[] {
-  const kinds = unitKinds(units, descriptions).filter(({ description }) => description.kind !== 'repeater');
+  const kinds = unitKinds(units, descriptions).filter(({ description }) => !holdsOnePair(description));
   return kinds.map(({ key, device, units: of }) => ({
     key,
     device,
@@ -281,9 +281,8 @@ function firstFitTotal(
   { numbers, reach }: NumberingProblem,
   last: NumberingWishes['last'],
 ): number {
-  const unnumbered = { ...plan, numbering: null };
   const taken = kinds.map(({ device }, k) => {
-    return fitPlan(unnumbered, device).cells.map(({ slot }, row): Reached => {
+    return fitPlan(plan, device).cells.map(({ slot }, row): Reached => {
       const number = slot ? device.readAs.get(slot.number) : undefined;
       const reached = reach[k]?.[row];
       const found = number === undefined ? undefined : reached?.found.get(number);

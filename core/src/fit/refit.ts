@@ -1,4 +1,4 @@
-import type { Description, Unit } from '../model/index';
+import type { Description, Numbers, Unit } from '../model/index';
 import { type Board, boardOf } from './board';
 import type { FitDevice } from './device';
 import { type FitPlan, fitPlan } from './fit';
@@ -19,7 +19,12 @@ export class BoardFitter {
   fresh = 0;
 
   /** @throws RangeError for a unit without its description */
-  board(plan: FitPlan, units: readonly Unit[], descriptions: readonly Description[]): Board {
+  board(
+    plan: FitPlan,
+    units: readonly Unit[],
+    descriptions: readonly Description[],
+    numbers: Numbers = {},
+  ): Board {
     this.fresh = 0;
     const fleetText = JSON.stringify([units, descriptions]);
     if (fleetText !== this.fleetText) {
@@ -35,7 +40,7 @@ export class BoardFitter {
       const before = this.judged.get(device);
       const now = new Map<string, Judgement>();
       this.judged.set(device, now);
-      return fitPlan(plan, device, (channel) => {
+      return fitPlan(plan, device, numbers, (channel) => {
         const text = texts.get(channel.id) ?? '';
         let judgement = before?.get(text);
         if (!judgement) {

@@ -88,6 +88,6 @@ export function interview(
 }
 
 function verdictsOf(description: Description, plan: Plan): ReadonlyMap<string, Verdict> {
-  const { cells } = fitPlan({ ...plan, numbering: null }, fitDevice(description));
+  const { cells } = fitPlan(plan, fitDevice(description));
   return new Map(cells.map(({ channelId, verdict }) => [channelId, verdict]));
 }

@@ -290,6 +290,11 @@ export function isLoadedByProgram({ loading }: Pick<Description, 'loading'>): bo
   return loading !== undefined && loading.by !== 'keypad';
 }
 
+/** Whether this kind holds one pair of the plan, the other way round: it listens where our sets send. */
+export function holdsOnePair({ kind }: Pick<Description, 'kind'>): boolean {
+  return kind === 'repeater';
+}
+
 /** As many values as all lists of a description have together at most. */
 const MOST_VALUES = 50_000;
 

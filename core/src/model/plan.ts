@@ -18,6 +18,14 @@ export const NumberingSchema = z.strictObject({
   pins: z.array(z.uuid()).max(2000).default([]),
 });
 
+/** The number that each channel has across the fleet, by the channel's id. Numbers are decided of a state of a plan; they are no part of it. */
+export type Numbers = Readonly<Record<string, number>>;
+
+/** The numbers that a plan carries with it; none where nobody has numbered it. */
+export function numbersWith({ numbering }: Pick<Plan, 'numbering'>): Numbers {
+  return numbering?.numbers ?? {};
+}
+
 /** What alert radios shall do: for which areas, how far they listen, and on which transmitter. */
 export const AlertsSchema = z.strictObject({
   /** Six digits each: part of the county (0 is all of it), state, county; 000000 is everywhere (47 CFR 11.31). The first one counts most. */

@@ -79,11 +79,8 @@ describe('a trunked system on a network scanner', () => {
   });
   it('does not take the number of the fleet where that would mix two networks', () => {
     const [north, south] = [tower('North', 771.1), tower('South', 771.2, { network: 'South' })];
-    const numbered = {
-      ...plan([north, south]),
-      numbering: { numbers: { [north.id]: 11, [south.id]: 12 }, pins: [] },
-    };
-    expect(places(fitPlan(numbered, fitDevice(SCANNER)).cells)).toEqual(['B-1', 'C-1']);
+    const numbers = { [north.id]: 11, [south.id]: 12 };
+    expect(places(fitPlan(plan([north, south]), fitDevice(SCANNER), numbers).cells)).toEqual(['B-1', 'C-1']);
   });
   it('is nothing for any other set, and nothing else goes into its places', () => {
     for (const description of SHIPPED.filter(({ id }) => id !== 'network-scanner'))

@@ -17,6 +17,7 @@ import {
   type Description,
   DescriptionSchema,
   factoryMemory,
+  type Numbers,
   type Plan,
 } from '@umbrex/core/model';
 import fc from 'fast-check';
@@ -388,17 +389,11 @@ describe('one number for each channel across a fleet', () => {
   });
 });
 
-/** The plan with a numbering. */
-const numbered = (any: Plan, numbers: Readonly<Record<string, number>>): Plan => ({
-  ...any,
-  numbering: { numbers: { ...numbers }, pins: [] },
-});
 /** Counts on the fits themselves who reads each channel at its number, and who talks there. */
-function countedOn(any: Plan, fleet: readonly NumberingKind[]) {
-  const numbers = any.numbering?.numbers ?? {};
+function countedOn(any: Plan, fleet: readonly NumberingKind[], numbers: Numbers) {
   const counts = any.channels.map(() => ({ there: 0, talking: 0 }));
   for (const { device, weight } of fleet)
-    fitPlan(any, device).cells.forEach((cell, row) => {
+    fitPlan(any, device, numbers).cells.forEach((cell, row) => {
       const count = counts[row];
       const number = numbers[cell.channelId];
       if (!count || !cell.slot || number === undefined) return;
@@ -414,10 +409,10 @@ function countedOn(any: Plan, fleet: readonly NumberingKind[]) {
  * that place, since others share one, and then more find it than was said.
  */
 function expectAsPromised(any: Plan, fleet: readonly NumberingKind[], found: Numbering): void {
-  const chosen = numbered(any, numbersOf(found));
-  const counts = countedOn(chosen, fleet);
+  const numbers = numbersOf(found);
+  const counts = countedOn(any, fleet, numbers);
   const full = fleet.filter(({ device }) => {
-    const taken = fitPlan(chosen, device).image.slots;
+    const taken = fitPlan(any, device, numbers).image.slots;
     const { capacity = device.freeSlots.length } = device.description;
     const used = device.freeSlots.filter(({ number }) => taken.has(number) || device.filled.has(number));
     return used.length >= Math.min(capacity, device.freeSlots.length) && device.freeSlots.length > 0;
@@ -437,7 +432,7 @@ function bestOf(any: Plan, fleet: readonly NumberingKind[]): number {
   const walk = (row: number, numbers: Record<string, number>): void => {
     const one = any.channels[row];
     if (!one) {
-      const counts = countedOn(numbered(any, numbers), fleet);
+      const counts = countedOn(any, fleet, numbers);
       const points = any.channels.map(({ tier }, i) => {
         const { there = 0, talking = 0 } = counts[i] ?? {};
         const value = { must: 3, should: 2, nice: 1 }[tier];

@@ -1,5 +1,5 @@
 import { BoardFitter, fitBoard } from '@umbrex/core/fit';
-import type { Plan } from '@umbrex/core/model';
+import type { Numbers, Plan } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED } from '../support/devices';
@@ -33,10 +33,15 @@ describe('fitting again after an edit', () => {
         (first, edits) => {
           const fitter = new BoardFitter();
           let now = first;
-          expect(fitter.board(now, UNITS, SHIPPED)).toEqual(fitBoard(now, UNITS, SHIPPED));
+          const expectSame = (numbers: Numbers) =>
+            expect(fitter.board(now, UNITS, SHIPPED, numbers)).toEqual(
+              fitBoard(now, UNITS, SHIPPED, numbers),
+            );
+          expectSame({});
           for (const [at, edit] of edits) {
             now = edit(now, at % Math.max(1, now.channels.length));
-            expect(fitter.board(now, UNITS, SHIPPED)).toEqual(fitBoard(now, UNITS, SHIPPED));
+            // Other numbers after every edit, also for channels that are gone.
+            expectSame(Object.fromEntries(first.channels.map(({ id }, i) => [id, 1 + ((i + at) % 60)])));
           }
         },
       ),

@@ -1,7 +1,7 @@
 import { reviewPlan } from '@umbrex/core/check';
 import { type Board, BoardFitter, spellable } from '@umbrex/core/fit';
 import { maskSecretTones } from '@umbrex/core/formats';
-import type { Description, Unit } from '@umbrex/core/model';
+import { type Description, numbersWith, type Unit } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { allows } from './auth/roles';
@@ -46,6 +46,7 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
     state.plan,
     fleet,
     descriptions.map((d) => d.description),
+    numbersWith(state.plan),
   );
   return { session, workspace, plans, state, units, descriptions, board };
 }

@@ -8,13 +8,13 @@ import {
   type OtherNumber,
   otherNumbers,
 } from '@umbrex/core/fit';
-import type { Description, Plan, Unit } from '@umbrex/core/model';
+import { type Description, numbersWith, type Plan, type Unit } from '@umbrex/core/model';
 import { expose } from 'comlink';
 
 const fitter = new BoardFitter();
 const job = {
   board: (plan: Plan, units: readonly Unit[], descriptions: readonly Description[]): Board =>
-    fitter.board(plan, units, descriptions),
+    fitter.board(plan, units, descriptions, numbersWith(plan)),
   number: (
     plan: Plan,
     units: readonly Unit[],
