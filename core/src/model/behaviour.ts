@@ -90,6 +90,8 @@ const RowSchema = z.strictObject({
   keys: z.union([z.array(id).min(1), z.enum(['chars', 'letters'])]),
   /** Only presses at least this long; rows without it take short presses. Longer rows stand above shorter ones. */
   heldMs: ms.optional(),
+  /** The other keys that are down meanwhile; a row without it is for the key alone. */
+  with: z.array(id).min(1).max(3).optional(),
   when: z.array(ConditionSchema).optional(),
   do: z.array(ActionSchema).optional(),
   go: id.optional(),

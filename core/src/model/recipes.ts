@@ -50,6 +50,8 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
     do: z.literal('press'),
     key: id,
     heldMs: ms.optional(),
+    /** The keys that are held down meanwhile. */
+    with: z.array(id).min(1).max(3).optional(),
     /** Only where the display shows this, such as a lock that is to be opened; the step says so. */
     when: z.string().min(1).max(32).optional(),
     says,

@@ -52,7 +52,7 @@ export function slipsOf(description: Described, numbers: ReadonlySet<number>): S
 
 function behaviourSlips(
   { fields, settings }: Described,
-  { startNumber, items, modes }: Behaviour,
+  { startNumber, items, modes, keys }: Behaviour,
   numbers: ReadonlySet<number>,
 ): Slip[] {
   const slips: Slip[] = [];
@@ -68,6 +68,14 @@ function behaviourSlips(
     if (lockedWhen && !fieldIds.has(lockedWhen.field))
       say(['items', i, 'lockedWhen', 'field'], `no field "${lockedWhen.field}"`);
   });
+  for (const [name, { on }] of Object.entries(modes))
+    on.forEach((row, i) => {
+      const named = { keys: typeof row.keys === 'string' ? [] : row.keys, with: row.with ?? [] };
+      for (const [part, ids] of Object.entries(named))
+        ids.forEach((key, k) => {
+          if (!own(keys, key)) say(['modes', name, 'on', i, part, k], `the set has no key "${key}"`);
+        });
+    });
   for (const [name, { screen }] of Object.entries(modes))
     screen.forEach((line, i) => {
       for (const mark of marksOf(line))
@@ -102,7 +110,13 @@ function recipeSlips(
     list.forEach((step, i) => {
       const at = [...path, i];
       texts(step, at);
-      if (step.do === 'press') needKey(step.key, [...at, 'key']);
+      if (step.do === 'press') {
+        needKey(step.key, [...at, 'key']);
+        step.with?.forEach((key, k) => {
+          needKey(key, [...at, 'with', k]);
+          if (key === step.key) say([...at, 'with', k], 'a key is not held with itself');
+        });
+      }
       if ('up' in step) needKey(step.up, [...at, 'up']);
       if ('down' in step) needKey(step.down, [...at, 'down']);
       if ('next' in step) needKey(step.next, [...at, 'next']);

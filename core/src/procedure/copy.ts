@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/index';
 import { chanceOf, completed, firstDifference, isSameMemory, isWhollyKnown } from '../memory/index';
 import { type Description, type Memory, slotsOf, type Unit, writtenLists } from '../model/index';
+import { Bench } from './device/bench';
 import { VirtualDevice } from './device/device';
-import type { KeyEvent } from './events';
-import { CALM, lastsMs, type Pace, SLOW } from './replay';
+import { CALM, type Pace, SLOW } from './replay';
 import { doRuns, pressesOf, showsWords } from './runs';
 import type { SheetStep } from './step';
 import { Writer } from './writer';
@@ -70,28 +70,17 @@ function play(
   steps: readonly CopyStep[],
   pace: Pace,
 ): { difference: Finding | null; screens: string[][]; ms: number } {
-  const sets = {
+  const bench = new Bench({
     source: new VirtualDevice(description, source),
     target: new VirtualDevice(description, target),
-  };
+  });
+  const { sets } = bench;
   const screens: string[][] = [];
   let broken: Finding | null = null;
-  let ms = 0;
-  let sent = 0;
-  const happen = (on: 'source' | 'target', event: KeyEvent) => {
-    const other = on === 'source' ? 'target' : 'source';
-    sets[on].take(event);
-    const lasts = lastsMs(event);
-    sets[other].take({ kind: 'wait', ms: lasts });
-    ms += lasts;
-    const copies = sets.source.copies();
-    for (const copy of copies.slice(sent)) sets.target.takeCopy(copy);
-    sent = copies.length;
-  };
   steps.forEach(({ on, step, otherShows }, i) => {
     doRuns(
       step.runs,
-      (event) => happen(on, event),
+      (event) => bench.take(on, event),
       () => sets[on].screen(),
       pace.betweenKeysMs,
     );
@@ -106,10 +95,10 @@ function play(
       const found = screen.join(' / ');
       broken ??= { code: 'proof-screen-differs', severity: 'error', step: i + 1, wanted, found };
     }
-    happen(on, { kind: 'wait', ms: pace.betweenStepsMs });
+    bench.take(on, { kind: 'wait', ms: pace.betweenStepsMs });
   });
   const difference = firstDifference(description, source, sets.target.memory());
-  return { difference: difference ?? broken, screens, ms };
+  return { difference: difference ?? broken, screens, ms: bench.ms };
 }
 
 /** Loading a set from another one of its kind: the steps, and which sets could be the other one. */

@@ -2,6 +2,7 @@ export * from './blocks';
 export * from './cable';
 export * from './card';
 export * from './copy';
+export * from './device/bench';
 export * from './device/device';
 export * from './events';
 export * from './keyMap';

@@ -147,7 +147,9 @@ function wordSlips(description: Description, { recipe, says, runs }: SheetStep):
   const { keys, recipes } = description;
   const slip = (kind: StepSlip['slip'], seen: string): StepSlip => ({ path: recipe, slip: kind, says, seen });
   const found: StepSlip[] = [];
-  const pressed = new Set(runs.flatMap((run) => ('key' in run ? [run.key] : [])));
+  const pressed = new Set(
+    runs.flatMap((run) => ('key' in run ? [run.key, ...(('with' in run && run.with) || [])] : [])),
+  );
   // What stands on the display may read like a key: a title or a value that has the name of one is not taken for it.
   const shown = new Set([
     ...Object.values(recipes?.items ?? {}).map(({ title }) => title),
@@ -167,7 +169,8 @@ function wordSlips(description: Description, { recipe, says, runs }: SheetStep):
   const [only] = runs;
   // A turn may be held too; that it is stands with its keys.
   if (only?.do !== 'press' || recipeStep(recipes, recipe)?.do !== 'press') return found;
-  const isHeld = (only.heldMs ?? 0) >= HELD_MS || keys[only.key]?.includes('+') === true;
+  const isHeld =
+    (only.heldMs ?? 0) >= HELD_MS || only.with !== undefined || keys[only.key]?.includes('+') === true;
   const seconds = /(\d+(?:\.\d+)?) s(?:econds?)?\b/.exec(says)?.[1];
   const isSaid = /\b(?:hold|held|holding)\b/i.test(says);
   if (isSaid !== isHeld || (isHeld && seconds !== undefined && Number(seconds) * 1000 !== only.heldMs))

@@ -65,12 +65,10 @@ export function replay(
   const radiates: Finding[] = [];
   let brokenPromise: Finding | null = null;
   let brokenAt: number | undefined;
-  let ms = 0;
   let keys = 0;
   const happen = (event: KeyEvent) => {
     if (event.kind !== 'wait') keys++;
     device.take(event);
-    ms += lastsMs(event);
   };
   const breaks = (i: number, finding: Finding) => {
     brokenAt ??= i;
@@ -115,11 +113,6 @@ export function replay(
     brokenAt,
     radiates,
     picked: device.pickedTone(),
-    ms,
+    ms: device.nowMs(),
   };
-}
-
-/** How long something that happens to a set lasts, in milliseconds; the time of switching off and on is a wait of its own. */
-export function lastsMs(event: KeyEvent): number {
-  return event.kind === 'wait' ? event.ms : event.kind === 'key' ? event.heldMs : 0;
 }

@@ -7,6 +7,8 @@ export type Run =
       readonly key: string;
       readonly times: number;
       readonly heldMs?: number;
+      /** The keys that are held down meanwhile. */
+      readonly with?: readonly string[];
       /** Only where the display shows this. */
       readonly when?: string;
     }
@@ -29,6 +31,8 @@ export type DrawnKeys =
   | {
       readonly kind: 'key';
       readonly legend: string;
+      /** The legends of the keys that are held down meanwhile. */
+      readonly with?: readonly string[];
       readonly times: number;
       readonly heldMs?: number;
       readonly when?: string;
@@ -55,8 +59,15 @@ export function drawn(runs: readonly Run[], legends: Readonly<Record<string, str
         return { kind: 'power' };
       case 'press': {
         const { key, times, heldMs, when } = run;
-        const legend = legends[key] ?? key;
-        return { kind: 'key', legend, times, ...(heldMs !== undefined && { heldMs }), ...(when && { when }) };
+        const others = run.with?.map((other) => legends[other] ?? other);
+        return {
+          kind: 'key',
+          legend: legends[key] ?? key,
+          ...(others && { with: others }),
+          times,
+          ...(heldMs !== undefined && { heldMs }),
+          ...(when && { when }),
+        };
       }
       case 'until': {
         const { key, heldMs, shows, mean, most } = run;
@@ -70,11 +81,14 @@ export function drawn(runs: readonly Run[], legends: Readonly<Record<string, str
   });
 }
 
-/** How many presses runs take: on average, and at most. */
+/** How many presses runs take: on average, and at most; keys that are held meanwhile are one more each. */
 export function pressesOf(runs: readonly Run[]): { mean: number; most: number } {
   let [mean, most] = [0, 0];
   for (const run of runs) {
-    if (run.do === 'press') [mean, most] = [mean + run.times, most + run.times];
+    if (run.do === 'press') {
+      const times = run.times * (1 + (run.with?.length ?? 0));
+      [mean, most] = [mean + times, most + times];
+    }
     if (run.do === 'until') [mean, most] = [mean + run.mean, most + run.most];
   }
   return { mean, most };
@@ -107,10 +121,12 @@ export function doRuns(
   betweenKeysMs: number,
 ): string | null {
   let isFirst = true;
-  const press = (key: string, heldMs = TAP_MS) => {
+  const press = (key: string, heldMs = TAP_MS, others: readonly string[] = []) => {
     if (!isFirst) take({ kind: 'wait', ms: betweenKeysMs });
     isFirst = false;
+    for (const other of others) take({ kind: 'down', key: other });
     take({ kind: 'key', key, heldMs });
+    for (const other of others) take({ kind: 'up', key: other });
   };
   for (const run of runs)
     switch (run.do) {
@@ -125,7 +141,7 @@ export function doRuns(
         break;
       case 'press':
         if (run.when !== undefined && !showsWords(screen(), run.when)) break;
-        for (let n = 0; n < run.times; n++) press(run.key, run.heldMs);
+        for (let n = 0; n < run.times; n++) press(run.key, run.heldMs, run.with);
         break;
       case 'until': {
         const isThere = () => run.shows.some((text) => READS[run.as](screen(), text));

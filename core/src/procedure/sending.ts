@@ -1,9 +1,10 @@
 import type { Description, ListItem, SlotContent, ToneText } from '../model/index';
 
-/** What a set sent on the air: the frequency in hertz, the tone under the voice, and when on its own clock. */
+/** What a set sent on the air: the frequency in hertz, the tone under the voice, when on its own clock, and for how long. */
 export interface Emission {
   readonly hz: number;
   readonly atMs: number;
+  readonly lengthMs: number;
   readonly tone: ToneText;
 }
 

@@ -167,6 +167,7 @@ export class Writer {
             key: step.key,
             times: 1,
             ...(step.heldMs !== undefined && { heldMs: step.heldMs }),
+            ...(step.with && { with: step.with }),
             ...(step.when !== undefined && { when: step.when }),
           },
         ]);

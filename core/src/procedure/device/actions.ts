@@ -118,7 +118,7 @@ const ACTIONS: { readonly [A in Kind]: Doing<A> } = {
   },
   transmitEntry: (set) => {
     const hz = set.frequencyFrom(set.state.entry);
-    if (hz !== undefined) set.state.sent.push({ hz, atMs: set.state.nowMs, tone: 'off' });
+    if (hz !== undefined) set.send(hz, 'off');
   },
 };
 

@@ -75,12 +75,26 @@ export class VirtualDevice {
       this.wake();
       return;
     }
-    const key = this.behaviour.keys[event.key];
-    if (!key) throw new RangeError(`key: ${event.key}`);
-    this.press(event.key, event.heldMs);
-    // A set waits for the next key from when this one is let go.
-    this.set.state.lastKeyMs = this.set.state.nowMs + event.heldMs;
-    this.advance(event.heldMs);
+    if (!this.behaviour.keys[event.key]) throw new RangeError(`key: ${event.key}`);
+    if (event.kind !== 'up') this.down(event.key);
+    if (event.kind === 'key') this.advance(event.heldMs);
+    if (event.kind !== 'down') this.up(event.key);
+  }
+
+  private down(key: string): void {
+    if (!this.set.state.down.has(key))
+      this.set.state.down.set(key, { sinceMs: this.set.state.nowMs, served: false });
+  }
+
+  /** A set does what a key is for when it is let go: only then it is known how long it was held. */
+  private up(key: string): void {
+    const { down, nowMs } = this.set.state;
+    const held = down.get(key);
+    if (!held) return;
+    down.delete(key);
+    if (!held.served) this.press(key, held.sinceMs);
+    // It waits for the next key from now.
+    this.set.state.lastKeyMs = nowMs;
   }
 
   /** The display, line by line. */
@@ -109,6 +123,11 @@ export class VirtualDevice {
     const lines = known.get(mode) ?? (this.behaviour.modes[mode]?.screen ?? []).map(screenLine);
     known.set(mode, lines);
     return lines;
+  }
+
+  /** The time on its clock, in milliseconds since it was taken in hand. */
+  nowMs(): number {
+    return this.set.state.nowMs;
   }
 
   /** What it holds now, read out as one would over a cable. */
@@ -179,6 +198,7 @@ export class VirtualDevice {
 
   /** Switched off and on: what was being entered is gone. */
   private wake(): void {
+    this.set.state.down.clear();
     this.set.state.saved = new Map(this.set.state.values);
     this.set.state.entry = '';
     this.set.state.lastKeyMs = this.set.state.nowMs;
@@ -191,7 +211,8 @@ export class VirtualDevice {
     const until = this.set.state.nowMs + ms;
     for (;;) {
       const timeout = this.behaviour.modes[this.set.state.mode]?.timeout;
-      const due = timeout ? this.set.state.lastKeyMs + timeout.ms : Number.POSITIVE_INFINITY;
+      const isHeld = this.set.state.down.size > 0;
+      const due = timeout && !isHeld ? this.set.state.lastKeyMs + timeout.ms : Number.POSITIVE_INFINITY;
       const looks = this.set.ears.nextMs;
       if (Math.min(due, looks) > until) break;
       this.set.state.nowMs = Math.max(this.set.state.nowMs, Math.min(due, looks));
@@ -238,8 +259,10 @@ export class VirtualDevice {
     return scanStops(this.description, places, (number) => named.includes(number));
   }
 
-  private press(keyId: string, heldMs: number): void {
+  private press(keyId: string, sinceMs: number): void {
     const key = this.behaviour.keys[keyId];
+    const { down } = this.set.state;
+    const heldMs = this.set.state.nowMs - sinceMs;
     const rows = this.behaviour.modes[this.set.state.mode]?.on ?? [];
     const row = rows.find((candidate) => {
       const named =
@@ -250,9 +273,13 @@ export class VirtualDevice {
             : candidate.keys.includes(keyId);
       if (!named) return false;
       if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
+      const others = candidate.with ?? [];
+      if (others.length !== down.size || !others.every((other) => down.has(other))) return false;
       return (candidate.when ?? []).every((condition) => holds(condition, this.standing(keyId)));
     });
     if (!row) this.set.refuse();
+    for (const [other, { sinceMs: since }] of down) down.set(other, { sinceMs: since, served: true });
+    this.set.pressedMs = sinceMs;
     for (const action of row?.do ?? []) act(this.set, action, keyId);
     if (row?.go) this.enter(row.go);
   }

@@ -9,6 +9,7 @@ import {
   type SlotContent,
   slotReader,
   slotsOf,
+  type ToneText,
   writtenLists,
 } from '../../model/index';
 import { Ears } from '../ears';
@@ -23,6 +24,8 @@ export class Innards {
   readonly slots: readonly Slot[];
   readonly lists: Readonly<Record<string, readonly ListItem[]>>;
   readonly ears: Ears;
+  /** When the key that is being let go went down. */
+  pressedMs = 0;
   /** The items that are gone through, by their places among all. */
   private readonly round: readonly number[];
   private readonly read: ReturnType<typeof slotReader>;
@@ -129,7 +132,12 @@ export class Innards {
       return;
     }
     const tone = talkTone(this.description, this.lists, content, this.state.picked);
-    this.state.sent.push({ hz, atMs: this.state.nowMs, tone });
+    this.send(hz, tone);
+  }
+
+  /** Sends as long as the key was down. */
+  send(hz: number, tone: ToneText): void {
+    this.state.sent.push({ hz, atMs: this.pressedMs, lengthMs: this.state.nowMs - this.pressedMs, tone });
   }
 
   frequencyFrom(entry: string): number | undefined {

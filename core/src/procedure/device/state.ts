@@ -18,6 +18,8 @@ export interface DeviceState {
   draft: Native;
   cursor: number;
   tapped: { readonly key: string; readonly atMs: number };
+  /** The keys that are down, since when, and whether they served another one that was pressed with them. */
+  down: Map<string, { readonly sinceMs: number; readonly served: boolean }>;
   nowMs: number;
   lastKeyMs: number;
   /** What it sent, offered to other sets, and beeped so far. */
@@ -40,6 +42,7 @@ export function stateAtStart(memory: Memory, mode: string, at: number, picked: n
     draft: 0,
     cursor: 0,
     tapped: { key: '', atMs: Number.NEGATIVE_INFINITY },
+    down: new Map(),
     nowMs: 0,
     lastKeyMs: 0,
     sent: [],
@@ -55,6 +58,7 @@ export function copyOfState(state: DeviceState): DeviceState {
     values: new Map(state.values),
     saved: new Map(state.saved),
     settings: { ...state.settings },
+    down: new Map(state.down),
     sent: [...state.sent],
     copied: [...state.copied],
     heard: [...state.heard],
