@@ -9,7 +9,7 @@ import {
   type Slot,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
-import { receiveSetting, type ToneSettings, toneSetting } from './tones';
+import { listenTones, type ToneSettings } from './tones';
 
 /** A channel put into one slot: the values it then holds, what that means on the air, and what had to give. */
 export interface Placement {
@@ -53,8 +53,7 @@ export function placeTalk(
     kind: 'channel',
     receiveHz: channel.receiveHz,
     transmitHz,
-    ...(tones.transmitTone !== undefined && { transmitTone: tones.transmitTone }),
-    ...(tones.receiveTone !== undefined && { receiveTone: tones.receiveTone }),
+    ...namedTones(tones),
     ...(power.powerW !== undefined && { powerW: power.powerW }),
   };
   return finish(
@@ -79,30 +78,10 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     'listen',
   );
   if (!draft.ok) return draft;
-  const findings: Finding[] = [];
-  let values = draft.values;
-  const tones: { transmitTone?: string; receiveTone?: string } = {};
-  const both = device.field.bothTones;
-  if (both) {
-    const list = valuesOf(device, 'bothTones');
-    if (!list || list === 'unknown') return no({ code: 'tone-list-unknown', severity: 'warning' });
-    values = { ...values, [both.id]: list.findIndex((item) => item.means === 'off') };
-    tones.transmitTone = 'off';
-    tones.receiveTone = 'off';
-    if (wantedReceive !== 'off' && wantedReceive !== 'unknown')
-      findings.push({ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive });
-  } else {
-    const receiving = receiveSetting(device, wantedReceive);
-    if (receiving === 'unknown') return no({ code: 'tone-list-unknown', severity: 'warning' });
-    values = { ...values, ...receiving.values };
-    findings.push(...receiving.findings);
-    if (receiving.receiveTone !== undefined) tones.receiveTone = receiving.receiveTone;
-    const sending = toneSetting(device, 'transmit', 'off');
-    if (typeof sending === 'object') {
-      values = { ...values, ...sending.values };
-      tones.transmitTone = 'off';
-    }
-  }
+  const tones = listenTones(device, wantedReceive);
+  if (tones === 'unknown') return no({ code: 'tone-list-unknown', severity: 'warning' });
+  const findings: Finding[] = [...tones.findings];
+  let values: Record<string, Native> = { ...draft.values, ...tones.values };
   const forbid = forbidding(device, slot);
   const sends = fixed ? fixed.transmitHz : sendsFrom(device, slot, channel.receiveHz, values);
   let transmitHz: number | null = sends;
@@ -118,10 +97,16 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     values,
     slot.region.towers
       ? { kind: 'network', receiveHz: channel.receiveHz }
-      : { kind: 'channel', receiveHz: channel.receiveHz, transmitHz, ...tones },
+      : { kind: 'channel', receiveHz: channel.receiveHz, transmitHz, ...namedTones(tones) },
     findings,
   );
 }
+
+/** The tones of a place, as far as the set has something that decides them. */
+const namedTones = ({ transmitTone, receiveTone }: ToneSettings) => ({
+  ...(transmitTone !== undefined && { transmitTone }),
+  ...(receiveTone !== undefined && { receiveTone }),
+});
 
 /** Where a free place sends when talk is pressed, in hertz: its own frequency and offset, where the set has a transmitter for that. */
 function sendsFrom(

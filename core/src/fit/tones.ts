@@ -4,8 +4,10 @@ import {
   type ListItem,
   sameOnAir,
   TONE_HOLDS,
+  type ToneMode,
   type ToneText,
   toneFromText,
+  toneModeOf,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
 
@@ -62,9 +64,46 @@ export function chooseTones(device: FitDevice, channel: Channel, wantedReceive: 
       kind: 'unknown',
       findings: [{ code: 'channel-tone-unknown', severity: 'warning', direction: 'transmit' }],
     };
+  if (device.field.toneMode) return chooseByMode(device, channel, sent, wantedReceive);
   return device.field.bothTones
     ? choosePaired(device, channel, sent, wantedReceive)
     : chooseEachWay(device, sent, wantedReceive);
+}
+
+/** How a device waits for a channel's tone, and sends none, where it only listens; `unknown` where nobody has looked its tones up. */
+export function listenTones(device: FitDevice, wantedReceive: string): 'unknown' | ToneSettings {
+  if (device.field.toneMode) return listenByMode(device, wantedReceive);
+  const { bothTones } = device.field;
+  if (bothTones) {
+    const list = valuesOf(device, 'bothTones');
+    if (!list || list === 'unknown') return 'unknown';
+    return {
+      values: { [bothTones.id]: list.findIndex((item) => item.means === 'off') },
+      transmitTone: 'off',
+      receiveTone: 'off',
+      findings: wantedReceive === 'unknown' ? [] : leftOff(wantedReceive),
+    };
+  }
+  const receiving = receiveSetting(device, wantedReceive);
+  if (receiving === 'unknown') return 'unknown';
+  const sending = toneSetting(device, 'transmit', 'off');
+  const isSilent = typeof sending === 'object';
+  return {
+    values: { ...receiving.values, ...(isSilent && sending.values) },
+    transmitTone: isSilent ? 'off' : undefined,
+    receiveTone: receiving.receiveTone,
+    findings: receiving.findings,
+  };
+}
+
+/** What is said where a set is left open though the policy wants it to wait for a tone. */
+function leftOff(wantedReceive: string): Finding[] {
+  if (wantedReceive === 'off') return [];
+  return [
+    wantedReceive === 'unknown'
+      ? { code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }
+      : { code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive },
+  ];
 }
 
 /**
@@ -122,11 +161,7 @@ export function receiveSetting(
   const at = toneSetting(device, 'receive', known ? wantedReceive : 'off');
   if (at === 'unknown') return 'unknown';
   if (at === undefined) {
-    const findings: Finding[] =
-      wantedReceive === 'off'
-        ? []
-        : [{ code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }];
-    return { values: {}, receiveTone: undefined, findings };
+    return { values: {}, receiveTone: undefined, findings: leftOff(wantedReceive) };
   }
   if (at !== 'missing')
     return {
@@ -140,11 +175,7 @@ export function receiveSetting(
   return {
     values: typeof off === 'object' ? off.values : {},
     receiveTone: 'off',
-    findings: [
-      known
-        ? { code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive }
-        : { code: 'channel-tone-unknown', severity: 'note', direction: 'receive' },
-    ],
+    findings: leftOff(wantedReceive),
   };
 }
 
@@ -158,6 +189,26 @@ function choosePaired(
   const field = device.field.bothTones;
   if (!field || !list || list === 'unknown')
     return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
+  const problem = pairedProblem(channel, sent);
+  if (problem) return problem;
+  const at = findTone(list, sent);
+  if (!at)
+    return { kind: 'listen', findings: [{ code: 'transmit-tone-missing', severity: 'error', tone: sent }] };
+  const findings = [...at.findings];
+  if (sent !== 'off' && wantedReceive !== sent)
+    findings.push({ code: 'tone-both-ways', severity: 'note', tone: sent });
+  if (sent === 'off') findings.push(...leftOff(wantedReceive));
+  return {
+    kind: 'set',
+    values: { [field.id]: at.index },
+    transmitTone: at.tone,
+    receiveTone: at.tone,
+    findings,
+  };
+}
+
+/** Why a set that waits for the tone that it sends cannot be talked on with; nothing where it can. */
+function pairedProblem(channel: Channel, sent: ToneText): ToneChoice | undefined {
   const sentToUs = channel.receiveTone;
   const isRepeater = channel.transmitHz !== channel.receiveHz;
   if (isRepeater && sent !== 'off' && sentToUs !== sent) {
@@ -180,23 +231,74 @@ function choosePaired(
         { code: 'tones-differ-paired', severity: 'error', transmitTone: sent, receiveTone: sentToUs },
       ],
     };
-  const at = findTone(list, sent);
-  if (!at)
-    return { kind: 'listen', findings: [{ code: 'transmit-tone-missing', severity: 'error', tone: sent }] };
-  const findings = [...at.findings];
-  if (sent !== 'off' && wantedReceive !== sent)
-    findings.push({ code: 'tone-both-ways', severity: 'note', tone: sent });
-  if (sent === 'off' && wantedReceive !== 'off')
-    findings.push(
-      wantedReceive === 'unknown'
-        ? { code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }
-        : { code: 'receive-tone-left-off', severity: 'note', tone: wantedReceive },
+  return undefined;
+}
+
+/** The tones of a set in which one field decides which of the others is sent and which is awaited; each tone or off. */
+function modeSetting(
+  device: FitDevice,
+  sent: ToneText,
+  awaited: ToneText,
+): ToneSettings | 'missing' | 'unknown' {
+  const modes = valuesOf(device, 'toneMode');
+  const field = device.field.toneMode;
+  if (!field || !modes || modes === 'unknown') return 'unknown';
+  /** A tone in the field that the mode takes it from: nothing to set where both are off, and no way where one alone is. */
+  const set = (from: ToneMode['sent'], tone: ToneText) => {
+    if (from === 'off' || tone === 'off')
+      return from === tone ? { values: {}, tone, findings: [] } : undefined;
+    const list = valuesOf(device, from);
+    const at = Array.isArray(list) ? findTone(list, tone) : undefined;
+    return (
+      at && { values: { [device.field[from]?.id ?? '']: at.index }, tone: at.tone, findings: at.findings }
     );
-  return {
-    kind: 'set',
-    values: { [field.id]: at.index },
-    transmitTone: at.tone,
-    receiveTone: at.tone,
-    findings,
   };
+  for (const [index, { means }] of modes.entries()) {
+    const mode = toneModeOf(means);
+    const sending = mode && set(mode.sent, sent);
+    const waiting = mode && set(mode.awaited, awaited);
+    // One field holds one tone.
+    if (!sending || !waiting) continue;
+    const isOne = mode.sent === mode.awaited;
+    if (isOne && sending.tone !== waiting.tone) continue;
+    return {
+      values: { [field.id]: index, ...sending.values, ...waiting.values },
+      transmitTone: sending.tone,
+      receiveTone: waiting.tone,
+      findings: isOne ? sending.findings : [...sending.findings, ...waiting.findings],
+    };
+  }
+  return 'missing';
+}
+
+function chooseByMode(
+  device: FitDevice,
+  channel: Channel,
+  sent: ToneText,
+  wantedReceive: string,
+): ToneChoice {
+  const awaited = wantedReceive === 'unknown' ? 'off' : wantedReceive;
+  const exact = modeSetting(device, sent, awaited);
+  if (exact === 'unknown')
+    return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
+  if (exact !== 'missing') {
+    const more = wantedReceive === 'unknown' ? leftOff(wantedReceive) : [];
+    return { kind: 'set', ...exact, findings: [...exact.findings, ...more] };
+  }
+  const open = modeSetting(device, sent, 'off');
+  if (typeof open === 'object')
+    return { kind: 'set', ...open, findings: [...open.findings, ...leftOff(wantedReceive)] };
+  const paired = modeSetting(device, sent, sent);
+  if (typeof paired !== 'object')
+    return { kind: 'listen', findings: [{ code: 'transmit-tone-missing', severity: 'error', tone: sent }] };
+  const bothWays: Finding = { code: 'tone-both-ways', severity: 'note', tone: sent };
+  return pairedProblem(channel, sent) ?? { kind: 'set', ...paired, findings: [...paired.findings, bothWays] };
+}
+
+function listenByMode(device: FitDevice, wantedReceive: string): 'unknown' | ToneSettings {
+  const exact = wantedReceive === 'unknown' ? 'missing' : modeSetting(device, 'off', wantedReceive);
+  if (typeof exact === 'object') return exact;
+  const open = modeSetting(device, 'off', 'off');
+  if (exact === 'unknown' || typeof open !== 'object') return 'unknown';
+  return { ...open, findings: leftOff(wantedReceive) };
 }

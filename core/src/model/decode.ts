@@ -1,12 +1,17 @@
 import type { ChannelContent, SlotContent } from './content';
-import { type Description, type Field, isForChannels } from './description';
+import { type Description, type Field, type Holds, isForChannels } from './description';
 import { canSend, mostPowerW } from './held';
 import { type ListItem, writtenLists } from './lists';
 import type { SlotValues } from './memory';
 import type { Slot } from './slots';
+import type { ToneText } from './tone';
+import { type ToneMode, toneModeOf } from './toneMode';
 
 /** What is gathered from the fields of a place. */
-type Gathered = { -readonly [K in Exclude<keyof ChannelContent, 'kind'>]?: ChannelContent[K] };
+type Gathered = {
+  -readonly [K in Exclude<keyof ChannelContent, 'kind' | 'transmitTone' | 'receiveTone'>]?: ChannelContent[K];
+};
+type Tones = Partial<Record<Holds, ToneText>>;
 
 /** Reads memory back into plan terms: what a slot with these values does, or `null` for an empty one. */
 export function slotReader(description: Description): (slot: Slot, values: SlotValues) => SlotContent | null {
@@ -57,6 +62,8 @@ function readChannel(
   let enteredHz: number | undefined;
   let forbidden = false;
   const content: Gathered = {};
+  const tones: Tones = {};
+  let mode: ToneMode | undefined;
   for (const field of description.fields) {
     const value = values[field.id];
     if (value === undefined) {
@@ -79,23 +86,16 @@ function readChannel(
         content.modulation = String(meaning);
         break;
       case 'transmitTone':
-        content.transmitTone = String(meaning);
-        break;
-      case 'receiveTone':
-        content.receiveTone = String(meaning);
-        break;
       case 'transmitCtcss':
       case 'transmitDcs':
-        // One of the two is off; the other says which tone it is.
-        if (meaning !== 'off' || content.transmitTone === undefined) content.transmitTone = String(meaning);
-        break;
+      case 'receiveTone':
       case 'receiveCtcss':
       case 'receiveDcs':
-        if (meaning !== 'off' || content.receiveTone === undefined) content.receiveTone = String(meaning);
-        break;
       case 'bothTones':
-        content.transmitTone = String(meaning);
-        content.receiveTone = String(meaning);
+        tones[field.holds] = String(meaning);
+        break;
+      case 'toneMode':
+        mode = toneModeOf(meaning);
         break;
       case 'name':
         content.name = String(meaning);
@@ -128,8 +128,10 @@ function readChannel(
     }
   }
   if (receiveHz === undefined) return { kind: 'unseen' };
-  const { transmitTone, receiveTone, powerW, ...heard } = content;
+  const { powerW, ...heard } = content;
   if (slot.region.towers) return { ...heard, kind: 'network', receiveHz };
+  const isModal = description.fields.some((field) => field.holds === 'toneMode' && isOf(slot.region, field));
+  const { transmitTone, receiveTone } = isModal ? byMode(mode, tones) : inForce(tones);
   const isDeaf = slot.region.content.kind === 'free' && slot.region.content.receiveOnly;
   const sendHz = enteredHz ?? receiveHz + offsetHz;
   const sends = isDeaf || !canSend(description, sendHz) ? null : sendHz;
@@ -147,3 +149,20 @@ function readChannel(
 
 /** Where one of these is not known, nobody knows where a free place listens or sends. */
 const DECIDE: ReadonlySet<Field['holds']> = new Set(['receiveHz', 'offsetHz', 'transmitHz']);
+
+/** The tones in force where each kind of tone has a field of its own: one of them is off, and the other says which tone it is. */
+function inForce(tones: Tones): { transmitTone: ToneText | undefined; receiveTone: ToneText | undefined } {
+  const one = (...texts: (ToneText | undefined)[]) =>
+    texts.find((text) => text !== undefined && text !== 'off') ?? texts.find((text) => text !== undefined);
+  return {
+    transmitTone: one(tones.bothTones, tones.transmitTone, tones.transmitCtcss, tones.transmitDcs),
+    receiveTone: one(tones.bothTones, tones.receiveTone, tones.receiveCtcss, tones.receiveDcs),
+  };
+}
+
+/** The tones in force where a field decides which; where nobody knows what it says, none is known. */
+function byMode(mode: ToneMode | undefined, tones: Tones): ReturnType<typeof inForce> {
+  const of = (field: ToneMode['sent'] | undefined) =>
+    field === undefined || field === 'off' ? field : tones[field];
+  return { transmitTone: of(mode?.sent), receiveTone: of(mode?.awaited) };
+}

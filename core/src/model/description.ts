@@ -6,6 +6,7 @@ import { ListSchema, listItems, valuesIn } from './lists';
 import { RecipesSchema } from './recipes';
 import { RecordingSchema } from './recording';
 import { slipsOf } from './slips';
+import { toneModeOf } from './toneMode';
 
 export const DESCRIPTION_FORMAT = 'umbrex/description@1';
 
@@ -25,6 +26,7 @@ export const HOLDS = [
   'transmitDcs',
   'receiveCtcss',
   'receiveDcs',
+  'toneMode',
   'name',
   'powerW',
   'bandwidth',
@@ -42,6 +44,8 @@ export const TONE_HOLDS = {
   transmit: ['transmitTone', 'transmitCtcss', 'transmitDcs'],
   receive: ['receiveTone', 'receiveCtcss', 'receiveDcs'],
   both: ['bothTones'],
+  /** Decides which of the others is in force. */
+  mode: ['toneMode'],
 } as const satisfies Readonly<Record<string, readonly Holds[]>>;
 
 export const FieldSchema = z.strictObject({
@@ -317,6 +321,15 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     needList(field.list, ['fields', i, 'list']);
     const hasList = field.list !== undefined;
     if (field.holds === 'name' && hasList) say(['fields', i, 'list'], 'a name has no list');
+    if (field.holds === 'toneMode' && field.list !== undefined && field.list !== 'unknown')
+      listItems(description.lists[field.list] ?? []).forEach(({ shown, means }) => {
+        const mode = toneModeOf(means);
+        if (!mode)
+          say(['lists', field.list ?? ''], `"${shown}" does not say what is sent and what is awaited`);
+        for (const holds of mode ? [mode.sent, mode.awaited] : [])
+          if (holds !== 'off' && !description.fields.some((other) => other.holds === holds))
+            say(['lists', field.list ?? ''], `"${shown}": no field holds ${holds}`);
+      });
     if (!['name', 'receiveHz', 'transmitHz', 'areaCode', 'fleetId'].includes(field.holds) && !hasList)
       say(['fields', i, 'list'], 'needs a list, or "unknown"');
   });

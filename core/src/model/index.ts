@@ -16,4 +16,5 @@ export * from './recording';
 export * from './slots';
 export * from './station';
 export * from './tone';
+export * from './toneMode';
 export * from './unit';

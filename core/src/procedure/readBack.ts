@@ -11,6 +11,8 @@ import {
   slotReader,
   slotsOf,
   TONE_HOLDS,
+  type ToneMode,
+  toneModeOf,
   writtenLists,
 } from '../model/index';
 import type { Sheet } from './sheet';
@@ -72,9 +74,14 @@ function shownValues(
     return (items.find(({ means }) => means !== 'off') ?? items[0])?.shown;
   };
   const { transmit, receive, both } = TONE_HOLDS;
+  const [modal] = itemsOf(TONE_HOLDS.mode);
+  const mode = modal && toneModeOf(modal.means);
+  /** Where a field decides which tone is in force: what that shows, and the tone that it takes. */
+  const byMode = (from: ToneMode['sent']) =>
+    from === 'off' ? modal?.shown : [modal?.shown, one([from])].filter(Boolean).join(' ');
   const all = {
-    transmitTone: one([...transmit, ...both]),
-    receiveTone: one([...receive, ...both]),
+    transmitTone: mode ? byMode(mode.sent) : one([...transmit, ...both]),
+    receiveTone: mode ? byMode(mode.awaited) : one([...receive, ...both]),
     powerW: one(['powerW']),
     bandwidth: one(['bandwidth']),
   };

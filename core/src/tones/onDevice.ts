@@ -1,4 +1,11 @@
-import { type Description, listItems, sameOnAir, TONE_HOLDS, type ToneText } from '../model/index';
+import {
+  type Description,
+  listItems,
+  sameOnAir,
+  TONE_HOLDS,
+  type ToneText,
+  toneModeOf,
+} from '../model/index';
 
 /** The tones a kind of device can send or wait for, each with what the device calls it. */
 export type DeviceTones =
@@ -10,6 +17,8 @@ export type DeviceTones =
  * it has both; `split` says whether the two directions can differ.
  */
 export function tonesOn(description: Pick<Description, 'fields' | 'lists'>): DeviceTones {
+  const modal = description.fields.find(({ holds }) => holds === 'toneMode');
+  if (modal) return tonesByMode(description, modal);
   const ways: ReadonlyMap<ToneText, string>[] = [];
   const has = { transmit: false, receive: false, both: false };
   for (const way of ['transmit', 'receive', 'both'] as const) {
@@ -25,11 +34,39 @@ export function tonesOn(description: Pick<Description, 'fields' | 'lists'>): Dev
     }
     ways.push(shown);
   }
-  const [first, ...others] = ways;
-  const shown = new Map(
-    [...(first ?? new Map<ToneText, string>())].filter(([tone]) => others.every((way) => way.has(tone))),
-  );
-  return { known: true, shown, split: has.transmit && has.receive };
+  return { known: true, shown: inAll(ways), split: has.transmit && has.receive };
+}
+
+function inAll([first, ...others]: readonly ReadonlyMap<ToneText, string>[]): Map<ToneText, string> {
+  return new Map([...(first ?? [])].filter(([tone]) => others.every((way) => way.has(tone))));
+}
+
+/** The same where one field decides which of the others is sent and which is awaited. */
+function tonesByMode(
+  { fields, lists }: Pick<Description, 'fields' | 'lists'>,
+  modal: Description['fields'][number],
+): DeviceTones {
+  const known = (list: string | undefined) =>
+    list === undefined || list === 'unknown' ? undefined : lists[list];
+  const segments = known(modal.list);
+  if (!segments) return { known: false };
+  const modes = listItems(segments).flatMap(({ shown, means }) => {
+    const mode = toneModeOf(means);
+    return mode ? [{ shown, ...mode }] : [];
+  });
+  const ways: Map<ToneText, string>[] = [];
+  for (const way of ['sent', 'awaited'] as const) {
+    const shown = new Map<ToneText, string>();
+    for (const mode of modes) {
+      const from = mode[way];
+      const list = known(fields.find(({ holds }) => holds === from)?.list);
+      if (from === 'off') shown.set('off', mode.shown);
+      else if (!list) return { known: false };
+      else for (const item of listItems(list)) shown.set(String(item.means), item.shown);
+    }
+    ways.push(shown);
+  }
+  return { known: true, shown: inAll(ways), split: modes.some(({ sent, awaited }) => sent !== awaited) };
 }
 
 /** The tones an operator can pick by hand, in the device's order; `null` where there is no such thing or nobody knows. */
