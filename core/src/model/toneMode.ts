@@ -1,5 +1,3 @@
-import type { Holds } from './description';
-
 /** What of the fields of a place can be a tone that is sent or awaited. */
 const TONE_FIELDS = [
   'transmitTone',
@@ -8,7 +6,7 @@ const TONE_FIELDS = [
   'receiveTone',
   'receiveCtcss',
   'receiveDcs',
-] as const satisfies readonly Holds[];
+] as const;
 export type ToneField = (typeof TONE_FIELDS)[number];
 
 /** Which of its tone fields a place sends, and which it waits for; one field may be both. */
