@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Finding, Result } from '../findings/index';
-import { heldMemory, heldOf, shownWriter, type Wanted } from '../memory/index';
+import { diff, heldMemory, heldOf, shownWriter, type Wanted } from '../memory/index';
 import { type Description, type Held, HeldSettingsSchema, slotsOf, writtenLists } from '../model/index';
 import { shapeFindings } from './document';
 
@@ -95,38 +95,47 @@ export function compareMemory(
   const titles = new Map(
     [...description.fields, ...description.settings].map(({ id, title }) => [id, title]),
   );
+  const shown = shownWriter(description);
+  const lists = writtenLists(description);
+  const { memory } = heldMemory(description, {
+    rest: 'unknown',
+    places: read.slots,
+    settings: read.settings,
+  });
+  const changes = diff(description, memory, wanted);
+  // What came back, in its own words: also what the description knows nothing of.
   const has = new Map(read.slots.map(({ number, values }) => [number, values]));
-  let same = 0;
-  const shall = writeMemory(description, wanted);
-  const ofPlaces = shall.slots.flatMap(({ number, label, values }) => {
+  let differing = 0;
+  const ofPlaces = changes.places.flatMap(({ slot, was, to, fields }): MemoryDifference[] => {
+    const { number, label } = slot;
     const there = has.get(number);
-    if (values === null) {
-      if (there == null) same++;
-      else return [{ number, label, title: '', wanted: '', has: String(Object.values(there)[0] ?? '') }];
-      return [];
-    }
-    const found = Object.entries(values).flatMap(([field, value]): MemoryDifference[] => {
-      const now = there?.[field];
-      if (now === value) return [];
+    if (to === null) {
+      differing++;
       return [
-        {
-          number,
-          label,
-          title: titles.get(field) ?? field,
-          wanted: String(value),
-          has: now === undefined ? null : String(now),
-        },
+        { number, label, title: '', wanted: '', has: there ? String(Object.values(there)[0] ?? '') : null },
       ];
-    });
-    if (found.length === 0) same++;
-    return found;
+    }
+    // Of an empty place nothing is there, also where the factory would put the same.
+    const missing = (was === 'empty' ? Object.keys(to) : fields).filter((id) => slot.settable.includes(id));
+    if (missing.length > 0) differing++;
+    return missing.map((id) => ({
+      number,
+      label,
+      title: titles.get(id) ?? id,
+      wanted: String(shown(id, to[id] ?? '')),
+      has: there?.[id] === undefined ? null : String(there[id]),
+    }));
   });
-  const ofSet = Object.entries(shall.settings).flatMap(([id, value]): MemoryDifference[] => {
-    const now = read.settings[id];
-    if (now === value) return [];
-    return [{ number: null, label: '', title: titles.get(id) ?? id, wanted: value, has: now ?? null }];
-  });
-  return { findings: [], differences: [...ofPlaces, ...ofSet], same };
+  const ofSet = changes.settings.map(
+    ({ id, to }): MemoryDifference => ({
+      number: null,
+      label: '',
+      title: titles.get(id) ?? id,
+      wanted: lists[description.settings.find((setting) => setting.id === id)?.list ?? '']?.[to]?.shown ?? '',
+      has: read.settings[id] ?? null,
+    }),
+  );
+  return { findings: [], differences: [...ofPlaces, ...ofSet], same: wanted.slots.size - differing };
 }
 
 /**

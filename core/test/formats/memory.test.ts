@@ -44,6 +44,26 @@ describe('a set’s memory as a file', () => {
     );
     expect(same).toBe(rest.length);
   });
+  it('a place that shall be empty must be in the file to be known as such', () => {
+    const gone = { slots: new Map([[191, null]]), settings: {} };
+    const back = (values: Record<string, string> | null | undefined) =>
+      compareMemory(FLEET, gone, {
+        ...writeMemory(FLEET, gone),
+        slots: values === undefined ? [] : [{ number: 191, label: '12/15', values }],
+      });
+    expect(back(null)).toMatchObject({ differences: [], same: 1 });
+    expect(back({ title: 'Old' })).toMatchObject({ differences: [{ wanted: '', has: 'Old' }], same: 0 });
+    expect(back(undefined)).toMatchObject({ differences: [{ wanted: '', has: null }], same: 0 });
+  });
+  it('a value that this kind of set does not have is a difference, shown as it came', () => {
+    const document = writeMemory(FLEET, wanted);
+    const [first, ...rest] = document.slots;
+    if (!first?.values) throw new Error('nothing in it');
+    const odd = { ...first, values: { ...first.values, tx: 'D999X' } };
+    expect(compareMemory(FLEET, wanted, { ...document, slots: [odd, ...rest] }).differences).toMatchObject([
+      { number: first.number, title: 'Encode', has: 'D999X' },
+    ]);
+  });
   it('of another kind of set, or no such file at all, is a finding at its path', () => {
     expect(compareMemory(shipped('bank-scanner'), wanted, writeMemory(FLEET, wanted)).findings).toMatchObject(
       [{ path: '/descriptionId' }],
