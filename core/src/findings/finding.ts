@@ -128,6 +128,7 @@ export type Finding = Common &
     | { readonly code: 'record-not-spelled'; readonly goal: string }
     | { readonly code: 'record-ambiguous'; readonly goal: string }
     | { readonly code: 'record-shows'; readonly wanted: string; readonly found: string }
+    | { readonly code: 'record-first-missing'; readonly what: string }
     | { readonly code: 'record-not-kept'; readonly wanted: string; readonly found: string }
     // the plan by itself
     | { readonly code: 'input-output-swapped' }

@@ -18,6 +18,18 @@ const change = {
   steps: z.array(RecordedStepSchema).min(1).max(40),
 };
 
+/** Tasks that were done in one go: from the place that it stood on to another one, with fields set there, and settings of the whole set. */
+const done = {
+  /** The memory number that it stood on, and the one that was gone to. */
+  startNumber: z.number().int().min(0).max(99_999),
+  number: z.number().int().min(0).max(99_999),
+  fields: z.array(z.strictObject({ field: z.string().max(41), ...change })).max(20),
+  settings: z
+    .array(z.strictObject({ setting: z.string().max(41), ...change }))
+    .max(20)
+    .default([]),
+};
+
 /**
  * Steps that somebody did once with a set in hand, each task from rest to rest: going to a place, setting each field there, and settings of
  * the whole set.
@@ -26,14 +38,14 @@ export const RecordingSchema = z.strictObject({
   by: line.min(1).max(60),
   on: z.iso.date(),
   firmware: line.min(1).max(20),
-  /** The memory number that it stood on, and the one that was gone to. */
-  startNumber: z.number().int().min(0).max(99_999),
-  number: z.number().int().min(0).max(99_999),
+  ...done,
   /** The letters that a key gives in turn, where names were tapped. */
   letters: z
     .array(z.strictObject({ key: line.min(1).max(8), letters: LineSchema.min(1).max(12) }))
     .max(20)
     .default([]),
+  /** The characters of a wheel on which names were set letter by letter, in its order. */
+  letterWheel: LineSchema.min(2).max(100).optional(),
   place: z.array(RecordedStepSchema).min(1).max(20),
   /** How long it waits for the next key before it is at rest again, in seconds, where somebody counted. */
   waitsS: z.number().int().min(1).max(600).optional(),
@@ -42,10 +54,12 @@ export const RecordingSchema = z.strictObject({
     .array(z.strictObject({ key: line.min(1).max(8), other: line.min(1).max(8) }))
     .max(10)
     .default([]),
-  fields: z.array(z.strictObject({ field: z.string().max(41), ...change })).max(20),
-  settings: z
-    .array(z.strictObject({ setting: z.string().max(41), ...change }))
-    .max(20)
-    .default([]),
+  /** The same done once more elsewhere, with other values: nothing is learnt from it, what was learnt is tried on it. */
+  again: z.strictObject({ ...done, place: z.array(RecordedStepSchema).max(20).default([]) }).optional(),
 });
 export type Recording = z.infer<typeof RecordingSchema>;
+
+/** How many tasks of a second recording what was learnt from the first one was tried on. */
+export function triedOn({ again }: Recording): number {
+  return again ? Math.min(again.place.length, 1) + again.fields.length + again.settings.length : 0;
+}

@@ -136,6 +136,12 @@ export class Writer {
       for (const step of recipes.bankStep) this.write(step, about);
       this.standsOn(this.slots.find((other) => other.bank === slot.bank) ?? slot);
     }
+    // Steps that go round inside a block never come to another one.
+    const staysInside = recipes.slotStep.some(
+      ({ do: does, ...step }) => does === 'turn' && 'what' in step && step.what === 'position',
+    );
+    if (staysInside && this.at.bank !== undefined && this.at.bank !== slot.bank)
+      this.isStuck('no-recipe', { ...about, field: 'Going to another bank' });
     for (const step of recipes.slotStep) this.write(step, about);
     this.standsOn(slot);
   }

@@ -13,13 +13,14 @@ import { mhzText } from '../units/index';
 import { Modes } from './modes';
 import { type Goal, goalsOf, goalText, type MadeOut, makeOut, type Piece } from './pieces';
 import { recipeStep, typedWith } from './recipeStep';
-import { replays } from './replays';
+import { replays, triedAgain } from './replays';
 import { textMarks } from './textMarks';
 
 /**
  * Makes a key grammar of steps that were recorded once: the recipes for sheets, and the behaviour on which they are replayed. What
  * spells the goal stands for every goal of its kind; every other key is pressed as it was. The grammar must give back the recording
- * itself, key by key, screen by screen, and value by value; where it does not, the finding says at which line.
+ * itself, key by key, screen by screen, and value by value; where it does not, the finding says at which line. Nothing is learnt from what
+ * was done again: it must come out of what was learnt.
  * How long a set waits for the next key is known only where somebody counted it.
  */
 export function withRecordedSteps(description: Description, recording: Recording): Result<Description> {
@@ -45,7 +46,8 @@ export function withRecordedSteps(description: Description, recording: Recording
   for (const { setting, goal, lines } of ofSet) builder.setting(setting, goal, lines);
   const whole = DescriptionSchema.safeParse(builder.description());
   if (!whole.success) return { ok: false, findings: shapeFindings(whole.error) };
-  const differs = replays(whole.data, recording, { fields, settings });
+  const first = replays(whole.data, recording, { fields, settings });
+  const differs = first.length > 0 ? first : triedAgain(whole.data, recording);
   return differs.length > 0
     ? { ok: false, findings: differs }
     : { ok: true, value: whole.data, findings: [] };
@@ -111,7 +113,10 @@ class GrammarBuilder {
     const frequency = described.fields.find(({ holds }) => holds === 'receiveHz')?.id;
     const order = Object.keys(this.set).sort((a, b) => Number(b === frequency) - Number(a === frequency));
     const { frequencyEntry } = this.modes;
-    const entry = frequencyEntry && { frequencyEntry };
+    const entry = {
+      ...(frequencyEntry && { frequencyEntry }),
+      ...(recording.letterWheel !== undefined && { letterWheel: recording.letterWheel }),
+    };
     const behaviour: Behaviour = {
       keys: Object.fromEntries(
         keys.map(([id, legend]) => [
@@ -195,7 +200,9 @@ class GrammarBuilder {
       const isLast = i === flat.length - 1;
       const [before, after] = [flat[i - 1]?.piece, flat[i + 1]?.piece];
       const other =
-        piece.kind === 'wheel' || piece.kind === 'slotWheel' ? this.otherWay(piece.legend) : undefined;
+        piece.kind === 'wheel' || piece.kind === 'slotWheel' || piece.kind === 'nameWheel'
+          ? this.otherWay(piece.legend)
+          : undefined;
       steps.push(recipeStep(piece, marks.inRecipe(shows), (legend) => this.key(legend), other));
       this.typable(typedWith(piece, goal));
       const onto = (screen: string) =>

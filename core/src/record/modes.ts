@@ -4,6 +4,7 @@ import type { Piece } from './pieces';
 type Mode = Behaviour['modes'][string];
 type Row = Mode['on'][number];
 type Press = Extract<Piece, { kind: 'press' }>;
+type SlotMove = 'next' | 'previous' | 'nextInBank' | 'previousInBank';
 
 /** What a key stands between: the part before it, the part after it, and the item that the task sets. */
 interface Between {
@@ -83,13 +84,33 @@ export class Modes {
         return at;
       }
       case 'slotWheel': {
-        const row = (legend: string, to: 'next' | 'previous'): Row => ({
+        const row = (legend: string, to: SlotMove): Row => ({
           keys: [this.key(legend)],
           do: [{ act: 'pickSlot', to }],
         });
         const other = this.otherWay(piece.legend);
-        add(at, [row(piece.legend, 'next'), ...(other === undefined ? [] : [row(other, 'previous')])]);
+        const [on, back] = piece.crosses
+          ? (['next', 'previous'] as const)
+          : (['nextInBank', 'previousInBank'] as const);
+        add(at, [row(piece.legend, on), ...(other === undefined ? [] : [row(other, back)])]);
         return at;
+      }
+      case 'nameWheel': {
+        const row = (legend: string, by: number): Row => ({
+          keys: [this.key(legend)],
+          do: [{ act: 'stepLetter', by }],
+        });
+        const other = this.otherWay(piece.legend);
+        const next: Row = { keys: [this.key(piece.next)], do: [{ act: 'nextLetter' }] };
+        const turns = [row(piece.legend, 1), ...(other === undefined ? [] : [row(other, -1)])];
+        if (!atOnce) {
+          add(at, [...turns, next]);
+          return at;
+        }
+        const go = onto();
+        const last: Row = { ...next, when: [{ is: 'lastLetter' }], do: [{ act: 'storeDraft' }], go };
+        add(at, [...turns, last, next]);
+        return go;
       }
       case 'name':
         add(at, [{ keys: 'letters', do: [{ act: 'tapLetter', withinMs: 1200 }] }]);
@@ -172,6 +193,7 @@ function opening(piece: Piece, item: string): Action[] {
     { act: 'openItem', item },
     { act: 'clearEntry' },
     { act: piece.kind === 'name' ? 'blankDraft' : 'readDraft' },
+    ...(piece.kind === 'nameWheel' ? [{ act: 'firstLetter' as const }] : []),
   ];
 }
 
@@ -199,6 +221,7 @@ function storing(piece: Piece): [NonNullable<Row['when']>, Action[]] {
       ];
     case 'wheel':
     case 'name':
+    case 'nameWheel':
       return [[], [{ act: 'storeDraft' }]];
     case 'press':
     case 'slotWheel':

@@ -14,11 +14,13 @@ import { type Press, readKeys } from './keyText';
 export type Piece =
   | { readonly kind: 'press'; readonly legend: string; readonly heldMs?: number }
   | { readonly kind: 'number'; readonly width: number }
-  | { readonly kind: 'slotWheel'; readonly legend: string }
+  /** It goes on into the next bank only where that was seen. */
+  | { readonly kind: 'slotWheel'; readonly legend: string; readonly crosses: boolean }
   | { readonly kind: 'frequency'; readonly digits: number; readonly unitHz: number }
   | { readonly kind: 'code'; readonly width: number }
   | { readonly kind: 'wheel'; readonly legend: string }
-  | { readonly kind: 'name' };
+  | { readonly kind: 'name' }
+  | { readonly kind: 'nameWheel'; readonly legend: string; readonly next: string };
 
 /** A recorded line made out: what its keys mean, and what the set then showed. */
 export interface MadeOut {
@@ -28,10 +30,26 @@ export interface MadeOut {
 
 /** What a task brings about: the place gone to, or a field from one value to another. */
 export type Goal =
-  | { readonly kind: 'place'; readonly from: number; readonly to: number; readonly slots: readonly Slot[] }
+  | {
+      readonly kind: 'place';
+      readonly from: number;
+      readonly to: number;
+      readonly slots: readonly Slot[];
+      /** Somebody went from one bank into another one in this way. */
+      readonly crosses: boolean;
+    }
   | { readonly kind: 'frequency'; readonly hz: number }
   | { readonly kind: 'value'; readonly list: readonly ListItem[]; readonly from: number; readonly to: number }
-  | { readonly kind: 'name'; readonly text: string; readonly letters: ReadonlyMap<string, string> };
+  | {
+      readonly kind: 'name';
+      readonly from: string;
+      readonly text: string;
+      /** How many letters the set has for it. */
+      readonly length: number;
+      readonly letters: ReadonlyMap<string, string>;
+      /** The characters of the wheel on which it is set, where there is one. */
+      readonly wheel: string | undefined;
+    };
 
 /** The steps of frequency that a keypad types, in hertz, the usual ones first (common practice). */
 const UNITS_HZ = [100, 1000, 10, 10_000];
@@ -94,7 +112,7 @@ function meaning(presses: readonly Press[], goal: Goal): Piece | undefined {
         return { kind: 'number', width: typed.length };
       const place = (number: number) => goal.slots.findIndex((slot) => slot.number === number);
       return wheel && turns(place(goal.from), place(goal.to), goal.slots.length) === wheel.times
-        ? { kind: 'slotWheel', legend: wheel.legend }
+        ? { kind: 'slotWheel', legend: wheel.legend, crosses: goal.crosses }
         : undefined;
     }
     case 'frequency': {
@@ -114,6 +132,7 @@ function meaning(presses: readonly Press[], goal: Goal): Piece | undefined {
         : undefined;
     }
     case 'name':
+      if (goal.wheel !== undefined) return wheelOf(goal, goal.wheel, presses);
       return tapsOf(goal) === presses.map(({ legend, times }) => `${legend}×${times}`).join(' ')
         ? { kind: 'name' }
         : undefined;
@@ -135,6 +154,32 @@ function tapsOf({ text, letters }: Extract<Goal, { kind: 'name' }>): string {
     .join(' ');
 }
 
+/**
+ * The two keys with which a name is set on a wheel: one turns a letter on, the other goes on to the next letter, and does so after each of
+ * them, also after those that stay blank. `undefined` where the presses are not these.
+ */
+function wheelOf(
+  { from, text, length }: Extract<Goal, { kind: 'name' }>,
+  wheel: string,
+  presses: readonly Press[],
+): Piece | undefined {
+  if (presses.some(({ heldMs }) => heldMs !== undefined)) return undefined;
+  const done = presses.flatMap(({ legend, times }) => Array.from({ length: times }, () => legend)).join(' ');
+  const [before, after] = [from.padEnd(length, ' '), text.padEnd(length, ' ')];
+  const legends = [...new Set(presses.map(({ legend }) => legend))];
+  for (const legend of legends)
+    for (const next of legends) {
+      if (legend === next) continue;
+      const keys = [...after].flatMap((char, i) => {
+        const [was, shall] = [wheel.indexOf(before[i] ?? ' '), wheel.indexOf(char)];
+        if (was < 0 || shall < 0) return ['?'];
+        return [...Array.from({ length: turns(was, shall, wheel.length) }, () => legend), next];
+      });
+      if (keys.join(' ') === done) return { kind: 'nameWheel', legend, next };
+    }
+  return undefined;
+}
+
 /** A goal as it is spelled: a number, a value in the set's words, a name; a frequency in MHz. */
 export function goalText(goal: Goal): string {
   switch (goal.kind) {
@@ -151,10 +196,16 @@ export function goalText(goal: Goal): string {
   }
 }
 
+/** What of a recording says what was to be brought about. */
+export type Tasks = Pick<
+  Recording,
+  'startNumber' | 'number' | 'fields' | 'settings' | 'letters' | 'letterWheel' | 'again'
+>;
+
 /** The goals of a recording, each with where it stands; what the set has no such place, field or value for is a finding. */
 export function goalsOf(
   description: Description,
-  recording: Recording,
+  recording: Tasks,
 ): { place: Goal | null; fields: (Goal | null)[]; settings: (Goal | null)[]; findings: Finding[] } {
   const findings: Finding[] = [];
   const slots = slotsOf(description);
@@ -189,7 +240,11 @@ export function goalsOf(
     if (!field) return bad(`${path}/field`, id);
     if (twice(`${path}/field`, id, recording.fields.findIndex((other) => other.field === id) < i))
       return null;
-    if (field.holds === 'name') return { kind: 'name', text: to, letters };
+    if (field.holds === 'name') {
+      const length = typeof description.names === 'object' ? description.names.length : 0;
+      if (to.length > length) return bad(`${path}/to`, to);
+      return { kind: 'name', from, text: to, length, letters, wheel: recording.letterWheel };
+    }
     if (field.list !== undefined) return value(path, field.list, from, to);
     const hz = hzFromMHzText(to);
     return hz === undefined ? bad(`${path}/to`, to) : { kind: 'frequency', hz };
@@ -202,7 +257,17 @@ export function goalsOf(
       return null;
     return value(path, setting.list, from, to);
   });
-  const place: Goal = { kind: 'place', from: recording.startNumber, to: recording.number, slots };
+  const bankOf = (number: number) => slots.find((slot) => slot.number === number)?.bank;
+  const crosses = [recording, ...(recording.again?.place.length ? [recording.again] : [])].some(
+    (done) => bankOf(done.startNumber) !== bankOf(done.number),
+  );
+  const place: Goal = {
+    kind: 'place',
+    from: recording.startNumber,
+    to: recording.number,
+    slots,
+    crosses,
+  };
   return {
     place: findings.some(({ path }) => path === '/number') ? null : place,
     fields,

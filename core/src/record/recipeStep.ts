@@ -51,11 +51,20 @@ export function recipeStep(
     case 'slotWheel':
       return {
         do: 'turn',
-        what: 'slot',
+        what: piece.crosses ? 'slot' : 'position',
         up: key(piece.legend),
         ...down,
         says: 'Press until it is {label}.',
         ...shows,
+      };
+    case 'nameWheel':
+      // What is seen after the last letter holds the whole name, which no single letter promises.
+      return {
+        do: 'wheelName',
+        up: key(piece.legend),
+        ...down,
+        next: key(piece.next),
+        says: 'Letter {letter} of the name: {value}.',
       };
     case 'name':
       return {

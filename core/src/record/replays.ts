@@ -6,21 +6,60 @@ import {
   type Memory,
   type Native,
   type Recording,
+  slotsOf,
 } from '../model/index';
 import { TAP_MS, VirtualDevice } from '../procedure/index';
+import { hzFromMHzText } from '../units/index';
 import { readKeys } from './keyText';
-import type { Goal } from './pieces';
+import { type Goal, goalsOf, type Tasks } from './pieces';
 
 const BETWEEN_KEYS_MS = 300;
 const BETWEEN_LETTERS_MS = 1500;
 
 /**
- * Does a recording over again on the virtual set of its own grammar, each task on a place as it was then. A display that does not
- * show what was seen, or a value that is not kept, is a finding at its line.
+ * Does a second recording on the virtual set of a grammar that knows nothing of it: another place, other values, a place that was used. What
+ * was not recorded the first time is not there to be tried.
+ */
+export function triedAgain(description: Description, recording: Recording): Finding[] {
+  const { again, letters, letterWheel } = recording;
+  if (!again) return [];
+  const tasks = { ...recording, ...again, letters, letterWheel };
+  const { fields, settings, findings } = goalsOf(description, tasks);
+  const known = new Set([
+    ...recording.fields.map(({ field }) => `fields ${field}`),
+    ...recording.settings.map(({ setting }) => `settings ${setting}`),
+  ]);
+  again.fields.forEach(({ field }, i) => {
+    if (!known.has(`fields ${field}`)) findings.push(notLearnt(`/fields/${i}/field`, field));
+  });
+  again.settings.forEach(({ setting }, i) => {
+    if (!known.has(`settings ${setting}`)) findings.push(notLearnt(`/settings/${i}/setting`, setting));
+  });
+  if (again.place.length === 0 && again.startNumber !== again.number)
+    findings.push({
+      code: 'record-not-spelled',
+      severity: 'error',
+      path: '/place',
+      goal: String(again.number),
+    });
+  const all = findings.length > 0 ? findings : replays(description, tasks, { fields, settings });
+  return all.map((finding) => ({ ...finding, path: `/again${finding.path}` }));
+}
+
+const notLearnt = (path: string, what: string): Finding => ({
+  code: 'record-first-missing',
+  severity: 'error',
+  path,
+  what,
+});
+
+/**
+ * Does a recording over again on the virtual set of a grammar, each task on a place as it was then. A display that does not show what was
+ * seen, another place than was gone to, or a value that is not kept, is a finding at its line.
  */
 export function replays(
   description: Description,
-  recording: Recording,
+  recording: Tasks & Pick<Recording, 'place'>,
   goals: { readonly fields: readonly (Goal | null)[]; readonly settings: readonly (Goal | null)[] },
 ): Finding[] {
   const findings: Finding[] = [];
@@ -30,9 +69,14 @@ export function replays(
       let last = '';
       for (const { legend, times, heldMs } of readKeys(keys) ?? [])
         for (let k = 0; k < times; k++) {
+          const key = keyOf.get(legend);
+          if (key === undefined) {
+            findings.push(notLearnt(`${path}/${i}/keys`, legend));
+            break;
+          }
           const isNewLetter = k === 0 && legend === last;
           device.take({ kind: 'wait', ms: isNewLetter ? BETWEEN_LETTERS_MS : BETWEEN_KEYS_MS });
-          device.take({ kind: 'key', key: keyOf.get(legend) ?? '', heldMs: heldMs ?? TAP_MS });
+          device.take({ kind: 'key', key, heldMs: heldMs ?? TAP_MS });
           last = legend;
         }
       const found = device.screen().join(' / ');
@@ -49,12 +93,24 @@ export function replays(
     if (kept !== reached(goal))
       findings.push({ code: 'record-not-kept', severity: 'error', path, wanted, found: String(kept ?? '') });
   };
-  run(new VirtualDevice(description), recording.place, '/place');
+  const from = { mode: description.behaviour?.start ?? '', number: recording.startNumber };
+  const gone = new VirtualDevice(description, undefined, 0, from);
+  run(gone, recording.place, '/place');
+  const standsOn = slotsOf(description)[gone.snapshot().at]?.number;
+  if (findings.length === 0 && standsOn !== recording.number)
+    findings.push({
+      code: 'record-not-kept',
+      severity: 'error',
+      path: '/place',
+      wanted: String(recording.number),
+      found: String(standsOn),
+    });
   if (findings.length > 0) return findings;
-  recording.fields.forEach(({ field, to, steps }, i) => {
+  recording.fields.forEach(({ field, from: was, to, steps }, i) => {
     const goal = goals.fields[i];
     if (!goal) return;
-    const device = new VirtualDevice(description, holding(description, recording.number, field, goal));
+    const memory = holding(description, recording.number, field, goal, was);
+    const device = new VirtualDevice(description, memory, 0, from);
     run(device, recording.place, '/place');
     run(device, steps, `/fields/${i}/steps`);
     compare(device.memory().slots.get(recording.number)?.[field], goal, to, `/fields/${i}/to`);
@@ -63,27 +119,37 @@ export function replays(
     const goal = goals.settings[i];
     if (goal?.kind !== 'value') return;
     const factory = factoryMemory(description);
-    const device = new VirtualDevice(description, {
-      ...factory,
-      settings: { ...factory.settings, [setting]: goal.from },
-    });
+    const device = new VirtualDevice(
+      description,
+      {
+        ...factory,
+        settings: { ...factory.settings, [setting]: goal.from },
+      },
+      0,
+      from,
+    );
     run(device, steps, `/settings/${i}/steps`);
     compare(device.memory().settings[setting], goal, to, `/settings/${i}/to`);
   });
   return findings;
 }
 
-/** The factory's memory with one place as it was before a task: the field at its value, or empty before its frequency. */
-function holding(description: Description, number: number, field: string, goal: Goal): Memory {
+/**
+ * The factory's memory with one place as it was before a task: the field at its value, or empty before its frequency.
+ * @param was the value as somebody wrote it; empty where the place was
+ */
+function holding(description: Description, number: number, field: string, goal: Goal, was: string): Memory {
   const memory = factoryMemory(description);
   const slots = new Map(memory.slots);
-  if (!slots.get(number) && goal.kind !== 'frequency') {
+  const wasHz = goal.kind === 'frequency' ? hzFromMHzText(was) : undefined;
+  if (!slots.get(number) && (goal.kind !== 'frequency' || wasHz !== undefined)) {
     const { receive } = description;
     const lowestHz = receive === 'unknown' ? 0 : (receive.bands[0]?.fromHz ?? 0);
-    slots.set(number, factoryValues(description, lowestHz));
+    slots.set(number, factoryValues(description, wasHz ?? lowestHz));
   }
   const values = slots.get(number);
   if (values && goal.kind === 'value') slots.set(number, { ...values, [field]: goal.from });
+  if (values && goal.kind === 'name') slots.set(number, { ...values, [field]: goal.from });
   return { ...memory, slots };
 }
 

@@ -101,6 +101,10 @@ const WORDS: Words = {
     what: `After this line the set showed “${f.wanted}”; by the lines so far it would show “${f.found}”.`,
     help: 'Write only what surely stands there, or leave it empty; begin and end every task at rest.',
   }),
+  'record-first-missing': (f) => ({
+    what: `“${f.what}” was not there the first time: nothing was learnt of it that could be tried.`,
+    help: 'Record it above first, or leave it out here.',
+  }),
   'record-not-kept': (f) => ({
     what: `By these lines the set would not keep ${f.wanted}${f.found ? `, but ${f.found}` : ''}.`,
     help: 'Add the key that takes the value.',
