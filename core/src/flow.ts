@@ -347,8 +347,11 @@ export function triedAs(description: Description, plan: Plan): UnitState | undef
   };
 }
 
-/** How sure a sheet is. A replay alone is never more than `rehearsed`; the rest is people's word, kept with the description. */
-export type Confidence = 'unproven' | 'rehearsed' | 'confirmed' | 'contradicted';
+/**
+ * How sure a sheet is. A replay alone is never more than `rehearsed`, and no more than `learnt` where keys and steps both come out of one
+ * recording; the rest is people's word, kept with the description.
+ */
+export type Confidence = 'unproven' | 'learnt' | 'rehearsed' | 'confirmed' | 'contradicted';
 
 /**
  * The confidence of a sheet for a firmware: one contradiction flags every sheet of the description; a confirmation counts for
@@ -357,9 +360,9 @@ export type Confidence = 'unproven' | 'rehearsed' | 'confirmed' | 'contradicted'
 export function confidenceOf(proof: Proof, description: Description, firmware: string): Confidence {
   if (!proof.proven) return 'unproven';
   if (description.marks.some((mark) => mark.kind === 'contradicted')) return 'contradicted';
-  return description.marks.some((mark) => mark.kind === 'confirmed' && mark.firmware === firmware)
-    ? 'confirmed'
-    : 'rehearsed';
+  if (description.marks.some((mark) => mark.kind === 'confirmed' && mark.firmware === firmware))
+    return 'confirmed';
+  return description.recording ? 'learnt' : 'rehearsed';
 }
 
 /** The weightiest finding of a cell, which its reasons begin with. */

@@ -251,6 +251,16 @@ describe('confidence', () => {
     expect(of(mark('confirmed', 'A'))).toBe('confirmed');
     expect(of(mark('confirmed', 'B'))).toBe('rehearsed');
   });
+  it('what is learnt from one recording is learnt, until a person confirms it', () => {
+    const recording = { fields: [] } as never;
+    const learnt = (...marks: ReturnType<typeof mark>[]) =>
+      confidenceOf(proven, { ...shipped('pocket-radio'), recording, marks }, 'A');
+    expect([learnt(), learnt(mark('confirmed', 'A')), learnt(mark('contradicted', 'A'))]).toEqual([
+      'learnt',
+      'confirmed',
+      'contradicted',
+    ]);
+  });
   it('one contradiction flags every sheet', () =>
     expect(of(mark('confirmed', 'A'), mark('contradicted', 'B'))).toBe('contradicted'));
 });

@@ -1,7 +1,7 @@
 import type { Confidence } from '@umbrex/core/flow';
+import { type Description, triedOn } from '@umbrex/core/model';
 
-/** The stamp of a sheet, and what it claims: never more than was done. */
-export const CONFIDENCE_TEXT: Readonly<Record<Confidence, { word: string; meaning: string }>> = {
+const TEXT: Readonly<Record<Exclude<Confidence, 'learnt'>, { word: string; meaning: string }>> = {
   unproven: {
     word: 'not proven',
     meaning: 'Replayed on the virtual device, these steps do not come to the plan. Do not use them.',
@@ -21,3 +21,22 @@ export const CONFIDENCE_TEXT: Readonly<Record<Confidence, { word: string; meanin
       'A person with the set in hand saw something else. Read their note before you use any sheet of this kind.',
   },
 };
+
+/** The stamp of a sheet, and what it claims: never more than was done. */
+export function confidenceText(
+  confidence: Confidence,
+  { recording }: Pick<Description, 'recording'>,
+): { word: string; meaning: string } {
+  if (confidence !== 'learnt') return TEXT[confidence];
+  const tried = recording ? triedOn(recording) : 0;
+  const learnt = 'These steps, and the virtual device that they were replayed on, are made of one recording';
+  return tried === 0
+    ? {
+        word: 'learnt, not tried',
+        meaning: `${learnt}. Whether a real set does the same with other values nobody has seen: watch what it shows, or record it a second time.`,
+      }
+    : {
+        word: `learnt, tried on ${tried}`,
+        meaning: `${learnt}; ${tried === 1 ? 'one task that was' : `${tried} tasks that were`} recorded a second time, with other values, came out of it. Watch what the set shows.`,
+      };
+}

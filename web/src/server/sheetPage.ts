@@ -32,6 +32,7 @@ import {
   valuesCard,
 } from '@umbrex/core/procedure';
 import { factOf } from '@umbrex/core/stations';
+import { confidenceText } from '../messages/confidence';
 import type { Desk } from './desk';
 import { Kept } from './kept';
 import { log } from './log';
@@ -215,6 +216,7 @@ export async function sheetList(desk: Desk) {
       rows.push({ unit, title: description.title, isBroken: true as const });
       continue;
     }
+    const confidence = confidenceOf(prepared.proof, description, unit.firmware);
     rows.push({
       isBroken: false as const,
       unit,
@@ -222,7 +224,8 @@ export async function sheetList(desk: Desk) {
       toAccept: prepared.toAccept.length,
       way: prepared.sheet.way,
       places: prepared.fit.image.slots.size,
-      confidence: confidenceOf(prepared.proof, description, unit.firmware),
+      confidence,
+      stamp: confidenceText(confidence, description).word,
       steps: prepared.sheet.steps.length,
       presses: prepared.sheet.presses,
       begins: prepared.way,

@@ -1,5 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
-import { useId } from 'react';
+import { type ReactNode, useId } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { LabelledText } from '../../components/LabelledText';
 import type { useRecordDesk } from './useRecordDesk';
@@ -17,6 +17,15 @@ const HEAD_FAULTS = [
   { path: '/startNumber', says: 'Write the memory number it stood on, one that this kind of set has.' },
   { path: '/number', says: 'Write the memory number you went to, one that this kind of set has.' },
   { path: '/waitsS', says: 'Write whole seconds, 1 to 600, or leave it empty.' },
+  { path: '/letterWheel', says: 'Write the wheel’s characters in its order, two at least.' },
+  {
+    path: '/again/startNumber',
+    says: 'Write the number it stood on the second time, one that this kind of set has.',
+  },
+  {
+    path: '/again/number',
+    says: 'Write the number you went to the second time, one that this kind of set has.',
+  },
   { path: '/opposite', says: 'Write two keys with a space between, as ▲ ▼; more pairs after a comma.' },
 ] as const;
 
@@ -41,6 +50,7 @@ export function RecordDeskView(props: Props) {
     ...at('/letters'),
     ...written.fields.flatMap((_, i) => at(`/fields/${i}`)),
     ...written.settings.flatMap((_, i) => at(`/settings/${i}`)),
+    ...at('/again'),
   ]);
   const rest = outcome.findings.filter((finding) => !shown.has(finding));
   return (
@@ -58,6 +68,12 @@ export function RecordDeskView(props: Props) {
         {text('number', 'Number you went to', 'Best an empty place, so that nothing is lost.')}
         {text('waitsS', 'Waits for the next key, seconds', 'Empty where nobody counted.')}
         {text('opposite', 'Keys that turn the two ways', 'As ▲ ▼; empty where only one was tried.')}
+        {props.named &&
+          text(
+            'letterWheel',
+            'Characters of the wheel for names',
+            'In its order, with the blank; empty where names are tapped.',
+          )}
       </section>
       {faults.map(({ path, says }) => (
         <p key={path} className="finding text-[0.93rem]" data-severity="error" role="alert">
@@ -90,6 +106,7 @@ export function RecordDeskView(props: Props) {
           sample={'2 ABC2\n3 DEF3'}
         />
       )}
+      <Again {...props} at={at} text={text} />
       <section className="rounded border border-base-300 bg-base-100 p-4" aria-live="polite">
         <h2 className="font-bold">What comes of it</h2>
         {written.place.length === 0 && <p>Nothing is written down yet.</p>}
@@ -105,7 +122,13 @@ export function RecordDeskView(props: Props) {
           <>
             <p>
               The steps give back what you wrote, key by key. A sheet for this plan has {outcome.sheet.steps}{' '}
-              steps and {outcome.sheet.presses} presses{outcome.sheet.isProven ? ', and proves.' : '.'}
+              steps and {outcome.sheet.presses} presses
+              {outcome.sheet.isProven ? ', and comes out as planned on what was learnt.' : '.'}
+            </p>
+            <p>
+              {outcome.sheet.tried === 0
+                ? 'Nothing was recorded a second time: its sheets will say “learnt, not tried”.'
+                : `${outcome.sheet.tried === 1 ? 'One task' : `${outcome.sheet.tried} tasks`} of the second time came out of it: its sheets will say “learnt, tried on ${outcome.sheet.tried}”.`}
             </p>
             {outcome.sheet.missing.length > 0 && (
               <p className="finding mt-1" data-severity="warning">
@@ -125,6 +148,51 @@ export function RecordDeskView(props: Props) {
         </button>
       </section>
     </div>
+  );
+}
+
+interface AgainProps extends Props {
+  at: (prefix: string) => Finding[];
+  text: (key: 'againStart' | 'againNumber', title: string, help?: string) => ReactNode;
+}
+
+/** The same tasks done once more, elsewhere and with other values: what was learnt is tried on them. */
+function Again({ at, text, ...props }: AgainProps) {
+  const recorded = props.tasks.filter(({ index }) => index >= 0);
+  return (
+    <details
+      open={props.written.again !== undefined}
+      className="rounded border border-base-300 bg-base-100 p-4"
+    >
+      <summary className="cursor-pointer text-lg font-bold">A second time, with other values</summary>
+      <p className="mt-1 max-w-3xl">
+        Go to another place, one that is used, and set other values than above. Nothing is learnt from this:
+        what was learnt above is tried on it, line by line, and each sheet says on how many tasks.
+      </p>
+      <div className="mt-3 grid gap-3 sm:grid-cols-3">
+        {text('againStart', 'Number it stood on then')}
+        {text('againNumber', 'Number you went to then', 'Best in another bank, where it has banks.')}
+      </div>
+      <Task
+        title="Go to that number"
+        value={props.againPlace}
+        set={props.setAgainPlace}
+        findings={at('/again/place')}
+        sample="112 -> 112"
+      />
+      <div className="mt-3 space-y-3">
+        {recorded.map((task) => (
+          <ValueTask
+            key={task.id}
+            task={task}
+            text={props.textOf(`again/${task.id}`)}
+            set={(change) => props.setText(`again/${task.id}`, change)}
+            findings={task.againIndex < 0 ? [] : at(`/again/${task.id.split('/')[0]}/${task.againIndex}`)}
+          />
+        ))}
+      </div>
+      {recorded.length === 0 && <p className="muted mt-2">Write something down above first.</p>}
+    </details>
   );
 }
 

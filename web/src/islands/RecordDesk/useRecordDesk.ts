@@ -1,7 +1,14 @@
 import type { Finding } from '@umbrex/core/findings';
 import { prepare, triedAs } from '@umbrex/core/flow';
 import { shapeFindings } from '@umbrex/core/formats';
-import { type Description, listItems, type Plan, type Recording, RecordingSchema } from '@umbrex/core/model';
+import {
+  type Description,
+  listItems,
+  type Plan,
+  type Recording,
+  RecordingSchema,
+  triedOn,
+} from '@umbrex/core/model';
 import { linesText, readLines, withRecordedSteps } from '@umbrex/core/record';
 import { useMemo, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
@@ -24,8 +31,21 @@ interface TaskText {
   readonly lines: string;
 }
 
+type Texts = Readonly<Record<string, TaskText>>;
+
+/** What was written of each task, by its path in the recording. */
+function textsOf(done: Pick<Recording, 'fields' | 'settings'> | null | undefined, under: string): Texts {
+  const tasks = [
+    ...(done?.fields ?? []).map(({ field, ...task }) => [`${under}fields/${field}`, task] as const),
+    ...(done?.settings ?? []).map(({ setting, ...task }) => [`${under}settings/${setting}`, task] as const),
+  ];
+  return Object.fromEntries(
+    tasks.map(([id, { from, to, steps }]) => [id, { from, to, lines: linesText(steps) }]),
+  );
+}
+
 /** The tasks of a part of the recording that something is written of, by the id of what they set. */
-function tasksIn(texts: Readonly<Record<string, TaskText>>, part: string) {
+function tasksIn(texts: Texts, part: string) {
   return Object.entries(texts).flatMap(([id, { from, to, lines }]) =>
     id.startsWith(`${part}/`) && lines.trim() !== ''
       ? [[id.slice(part.length + 1), { from, to, steps: readLines(lines) }] as const]
@@ -41,6 +61,8 @@ export interface Outcome {
     readonly presses: number;
     readonly isProven: boolean;
     readonly missing: readonly string[];
+    /** How many tasks of a second recording came out of the first one. */
+    readonly tried: number;
   } | null;
 }
 
@@ -54,20 +76,20 @@ export function useRecordDesk({ plan, description, version, recording, me, today
     number: String(recording?.number ?? ''),
     waitsS: String(recording?.waitsS ?? ''),
     opposite: (recording?.opposite ?? []).map(({ key, other }) => `${key} ${other}`).join(', '),
+    letterWheel: recording?.letterWheel ?? '',
+    againStart: String(recording?.again?.startNumber ?? ''),
+    againNumber: String(recording?.again?.number ?? ''),
   });
   const [place, setPlace] = useState(recording ? linesText(recording.place) : '');
+  const [againPlace, setAgainPlace] = useState(linesText(recording?.again?.place ?? []));
   const [letters, setLetters] = useState(
     (recording?.letters ?? []).map(({ key, letters: row }) => `${key} ${row}`).join('\n'),
   );
   // Fields and settings are told apart by their path in the recording, under which their findings stand as well.
-  const [texts, setTexts] = useState<Readonly<Record<string, TaskText>>>(
-    Object.fromEntries(
-      [
-        ...(recording?.fields ?? []).map(({ field, ...task }) => [`fields/${field}`, task] as const),
-        ...(recording?.settings ?? []).map(({ setting, ...task }) => [`settings/${setting}`, task] as const),
-      ].map(([id, { from, to, steps }]) => [id, { from, to, lines: linesText(steps) }]),
-    ),
-  );
+  const [texts, setTexts] = useState<Texts>(() => ({
+    ...textsOf(recording, ''),
+    ...textsOf(recording?.again, 'again/'),
+  }));
   const [saved, setSaved] = useState(version);
   const [isBusy, setBusy] = useState(false);
 
@@ -77,8 +99,16 @@ export function useRecordDesk({ plan, description, version, recording, me, today
   const valuesOf = (list: string | undefined) =>
     list === undefined ? null : listItems(description.lists[list] ?? []).map(({ shown }) => shown);
 
-  const written = useMemo(
-    () => ({
+  const written = useMemo(() => {
+    const again = {
+      startNumber: Number(head.againStart || head.startNumber || Number.NaN),
+      number: Number(head.againNumber || head.againStart || Number.NaN),
+      place: readLines(againPlace),
+      fields: tasksIn(texts, 'again/fields').map(([field, task]) => ({ field, ...task })),
+      settings: tasksIn(texts, 'again/settings').map(([setting, task]) => ({ setting, ...task })),
+    };
+    const isAgain = again.place.length + again.fields.length + again.settings.length > 0;
+    return {
       by: head.by,
       on: head.on,
       firmware: head.firmware,
@@ -103,9 +133,10 @@ export function useRecordDesk({ plan, description, version, recording, me, today
         }),
       fields: tasksIn(texts, 'fields').map(([field, task]) => ({ field, ...task })),
       settings: tasksIn(texts, 'settings').map(([setting, task]) => ({ setting, ...task })),
-    }),
-    [head, letters, place, texts],
-  );
+      ...(head.letterWheel !== '' && { letterWheel: head.letterWheel }),
+      ...(isAgain && { again }),
+    };
+  }, [head, letters, place, againPlace, texts]);
   const outcome = useMemo((): Outcome => {
     if (written.place.length === 0) return { findings: [], sheet: null };
     const parsed = RecordingSchema.safeParse(written);
@@ -116,10 +147,16 @@ export function useRecordDesk({ plan, description, version, recording, me, today
     const missing = new Set(
       sheet.findings.flatMap((finding) => (finding.code === 'no-recipe' ? [finding.field] : [])),
     );
-    const titles = description.fields.filter(({ id }) => missing.has(id)).map(({ title }) => title);
+    const titles = [...missing].map((id) => description.fields.find((field) => field.id === id)?.title ?? id);
     return {
       findings: [],
-      sheet: { steps: sheet.steps.length, presses: sheet.presses, isProven: proof.proven, missing: titles },
+      sheet: {
+        steps: sheet.steps.length,
+        presses: sheet.presses,
+        isProven: proof.proven,
+        missing: titles,
+        tried: triedOn(parsed.data),
+      },
     };
   }, [written, description, plan]);
 
@@ -151,6 +188,8 @@ export function useRecordDesk({ plan, description, version, recording, me, today
     setHead,
     place,
     setPlace,
+    againPlace,
+    setAgainPlace,
     letters,
     setLetters,
     named: fields.some(({ holds }) => holds === 'name'),
@@ -158,6 +197,7 @@ export function useRecordDesk({ plan, description, version, recording, me, today
       ...fields.map(({ id, title, holds, list }) => ({
         id: `fields/${id}`,
         index: written.fields.findIndex(({ field }) => field === id),
+        againIndex: written.again?.fields.findIndex(({ field }) => field === id) ?? -1,
         title,
         isFrequency: holds === 'receiveHz' && list === undefined,
         values: valuesOf(list),
@@ -165,6 +205,7 @@ export function useRecordDesk({ plan, description, version, recording, me, today
       ...description.settings.map(({ id, title, list }) => ({
         id: `settings/${id}`,
         index: written.settings.findIndex(({ setting }) => setting === id),
+        againIndex: written.again?.settings.findIndex(({ setting }) => setting === id) ?? -1,
         title: `${title}, for the whole set`,
         isFrequency: false,
         values: valuesOf(list),
