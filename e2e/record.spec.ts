@@ -90,8 +90,24 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
     .fill('1 1-/\n2 ABC2\n3 DEF3\n4 GHI4\n5 JKL5\n6 MNO6\n7 PQRS7\n8 TUV8\n9 WXYZ9\n0  0');
   await field('Name', '', 'KELP', item('28', '5 x2 3 x2 5 x3 7 -> KELP'));
   await expect(
-    page.getByText(/A sheet for this plan has \d+ steps and \d+ presses, and proves\./),
+    page.getByText(
+      /A sheet for this plan has \d+ steps and \d+ presses, and comes out as planned on what was learnt\./,
+    ),
   ).toBeVisible();
+  await expect(page.getByText(/its sheets will say “learnt, not tried”/)).toBeVisible();
+  await page.getByText('A second time, with other values').click();
+  const again = page.locator('details').filter({ hasText: 'Nothing is learnt from this' }).first();
+  await again.getByLabel('Number you went to then').fill('52');
+  await again.getByLabel('Number it stood on then').fill('52');
+  const tone = again.locator('details').filter({ has: page.getByLabel('Keys for Transmit tone') });
+  await tone.locator('summary').click();
+  await tone.getByLabel(/^From/).fill('82.5');
+  await tone.getByLabel(/^To/).fill('131.8');
+  const keys = item('23', '1318 -> 131.8').replace('LEAVE -> 045', 'LEAVE -> 052');
+  await tone.getByLabel('Keys for Transmit tone').fill(keys.replace('1318 ->', '1328 ->'));
+  await expect(again.getByText(/After this line the set showed “131.8”/)).toBeVisible();
+  await tone.getByLabel('Keys for Transmit tone').fill(keys);
+  await expect(page.getByText(/its sheets will say “learnt, tried on 1”/)).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
   await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'watch'));
   await page.evaluate(() =>
@@ -108,7 +124,8 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   );
   await open(page, `${path}/sheets`);
   await page.getByRole('link', { name: /^Borrowed / }).click();
-  await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
+  await expect(page.getByText('learnt, tried on 1', { exact: true })).toBeVisible();
+  await expect(page.getByText(/one task that was recorded a second time/)).toBeVisible();
   await expect(page.getByText(/These steps were recorded once, by .* on /)).toBeVisible();
   await expect(page.getByText('Type 462.6500.').first()).toBeVisible();
 

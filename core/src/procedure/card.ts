@@ -1,5 +1,12 @@
 import type { Image } from '../fit/index';
-import { type Description, type Memory, slotsOf, writtenLists } from '../model/index';
+import {
+  type Description,
+  type Field,
+  type Memory,
+  type Native,
+  slotsOf,
+  writtenLists,
+} from '../model/index';
 import { mhzText } from '../units/index';
 
 /** One value to set, in the set's own words. */
@@ -32,12 +39,16 @@ export function valuesCard(description: Description, image: Image, now: Memory):
       if (value === undefined || !slot.settable.includes(field.id)) return [];
       const shown =
         field.list === undefined
-          ? field.holds === 'receiveHz'
-            ? `${mhzText(Number(value))} MHz`
-            : String(value)
+          ? typedText(field, value)
           : (lists[field.list]?.[Number(value)]?.shown ?? String(value));
       return [{ title: field.title, shown, isThere: now.slots.get(slot.number)?.[field.id] === value }];
     });
     return [{ number: slot.number, label: slot.label, channelIds: wanted.channelIds, values }];
   });
+}
+
+/** A value that is typed: a frequency in MHz, where a transmit frequency of 0 is as it hears; anything else as it is. */
+function typedText({ holds }: Field, value: Native): string {
+  if (holds === 'transmitHz' && value === 0) return 'as it hears';
+  return holds === 'receiveHz' || holds === 'transmitHz' ? `${mhzText(Number(value))} MHz` : String(value);
 }
