@@ -9,7 +9,7 @@ import {
   slotsOf,
 } from '../model/index';
 import { TAP_MS, VirtualDevice } from '../procedure/index';
-import { hzFromMHzText } from '../units/index';
+import { hzFromMHzText, mhzText } from '../units/index';
 import { readKeys } from './keyText';
 import { type Goal, goalsOf, type Tasks } from './pieces';
 
@@ -90,8 +90,14 @@ export function replays(
         });
     });
   const compare = (kept: Native | undefined, goal: Goal, wanted: string, path: string) => {
-    if (kept !== reached(goal))
-      findings.push({ code: 'record-not-kept', severity: 'error', path, wanted, found: String(kept ?? '') });
+    if (kept === reached(goal)) return;
+    const found =
+      goal.kind === 'value'
+        ? (goal.list[Number(kept)]?.shown ?? '')
+        : goal.kind === 'frequency' && kept !== undefined
+          ? mhzText(Number(kept))
+          : String(kept ?? '');
+    findings.push({ code: 'record-not-kept', severity: 'error', path, wanted, found });
   };
   const from = { mode: description.behaviour?.start ?? '', number: recording.startNumber };
   const gone = new VirtualDevice(description, undefined, 0, from);

@@ -208,6 +208,13 @@ describe('the same done once more', () => {
     change(again);
     expect(findings({ ...FIRST, again })).toContainEqual(expected);
   });
+  it('what was kept instead is said in the set’s own words', () => {
+    const again = structuredClone(AGAIN);
+    again.fields[1]?.steps.splice(1, 1, line('▲ x3'));
+    again.fields[0]?.steps.splice(1, 1, line('4675525'));
+    const found = learn({ ...FIRST, again }).findings.map((one) => ('found' in one ? one.found : ''));
+    expect(found).toEqual(['467.5525', '71.9']);
+  });
   it('what was not recorded the first time cannot be tried', () => {
     const once = { ...FIRST, fields: FIRST.fields.filter(({ field }) => field !== 'tone') };
     expect(findings({ ...once, again: AGAIN })).toEqual([['record-first-missing', '/again/fields/1/field']]);
