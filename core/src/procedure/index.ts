@@ -1,4 +1,5 @@
 export * from './blocks';
+export * from './byFile';
 export * from './cable';
 export * from './card';
 export * from './copy';

@@ -20,7 +20,9 @@ import {
   type CardSlot,
   type CopyOffer,
   copySteps,
+  type FileOffer,
   offerCopy,
+  offerFile,
   type Proof,
   pressesOf,
   readBackLines,
@@ -107,6 +109,8 @@ export interface SheetData extends Prepared {
   readonly card: readonly CardSlot[] | null;
   readonly lines: readonly SlotLine[];
   readonly settings: readonly SettingLine[];
+  /** The same change as a file, for a kind that has keys as well. */
+  readonly byFile: FileOffer | undefined;
   /** The other way to begin, where nobody knows all that the set holds and it has a reset. */
   readonly other: OtherStart | null;
   /** The sets of this kind of which not all is known, for a choice for all of them. */
@@ -182,6 +186,8 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     card: description.recipes ? null : valuesCard(description, prepared.fit.image, prepared.now),
     lines,
     settings: settingLines(description, prepared.fit.image, prepared.now),
+    byFile:
+      prepared.sheet.steps.length > 0 ? offerFile(description, prepared.now, prepared.wanted) : undefined,
     other: otherStart(desk.state.plan, description, unit, calledBy(desk, description, unit)),
     alike: desk.units.filter(
       (one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown',

@@ -12,10 +12,12 @@ interface Props {
   /** Settings of the whole set that the plan decides: places in their lists. */
   settings: Readonly<Record<string, number>>;
   nickname: string;
+  /** What it is instead of, where the set has steps as well. */
+  instead?: string;
 }
 
 /** For sets that a program loads: the data file to send, and what came back compared with it, place by place. */
-export function ReadBack({ description, wanted, settings, nickname }: Props) {
+export function ReadBack({ description, wanted, settings, nickname, instead }: Props) {
   const [result, setResult] = useState<ReturnType<typeof compareMemory> | null>(null);
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const shall = { slots: new Map(wanted), settings };
@@ -35,8 +37,9 @@ export function ReadBack({ description, wanted, settings, nickname }: Props) {
     <section className="print-hide mt-6 rounded border border-base-300 bg-base-100 p-4">
       <h2 className="text-lg font-bold">By file</h2>
       <p className="muted mb-2">
-        For a program that sends to the set: what each place shall hold, as an open file. Bring what was read
-        back, and it is compared place by place; places that the plan does not use are the holder’s own.
+        {instead ?? 'For a program that sends to the set.'} It has what each place shall hold, as an open
+        file. Bring what was read back, and it is compared place by place; places that the plan does not use
+        are the holder’s own.
       </p>
       <button type="button" className="btn btn-outline btn-sm" onClick={save}>
         Save the data file
