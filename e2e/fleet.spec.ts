@@ -72,6 +72,9 @@ test('what one server writes, a browser at another hears of, without what it is'
   await reader.signIn('observer');
   const stream = await reader.call('GET', '/api/events');
   expect(stream.headers.get('content-type')).toContain('text/event-stream');
+  // Pages go out packed; what comes line by line does not wait to be packed.
+  expect(stream.headers.get('content-encoding')).toBeNull();
+  expect((await reader.call('GET', '/sign-in')).headers.get('content-encoding')).toBe('gzip');
   const chunks = (stream.body as ReadableStream<Uint8Array>).getReader();
   let heard = '';
   const until = async (words: string) => {

@@ -1,5 +1,6 @@
+import { connect } from 'node:net';
 import { Fleet } from '../scripts/fleet';
-import { entry, expect, open, planPath, ready, test } from './support';
+import { axeFindings, entry, expect, open, planPath, ready, test } from './support';
 
 test('people: added, changed with a licence, found, and a wrong place is said at once', async ({ page }) => {
   await open(page, `${await planPath(page)}/people`);
@@ -234,6 +235,57 @@ test.describe('somebody who is not signed in', () => {
     await page.getByRole('button', { name: 'Sign out' }).click();
     await expect(page).toHaveURL(/sign-in/);
   });
+});
+
+test('before the first account nobody gets in by another name or through a proxy; with the word one can make it', async ({
+  browser,
+}) => {
+  const fleet = await Fleet.make(false);
+  try {
+    const { url } = await fleet.serve({ UMBREX_FIRST_WORD: 'kelp-and-gannet' });
+    const port = Number(new URL(url).port);
+    const says = (head: string) =>
+      new Promise<string>((resolve, reject) => {
+        const socket = connect(port, '127.0.0.1', () =>
+          socket.write(`GET / ${head}\r\nConnection: close\r\n\r\n`),
+        );
+        let text = '';
+        socket.on('data', (part) => {
+          text += String(part);
+        });
+        socket.on('end', () => resolve(/^location: (.*)$/im.exec(text)?.[1]?.trim() ?? text.slice(0, 40)));
+        socket.on('error', reject);
+      });
+    expect(await says(`HTTP/1.1\r\nHost: localhost:${port}`)).toMatch(/^\/plans\//);
+    for (const head of [
+      'HTTP/1.1\r\nHost: evil.example',
+      `HTTP/1.0\r\nHost: 127.0.0.1:${port}`,
+      `HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nX-Forwarded-For: 192.0.2.7`,
+    ])
+      expect(await says(head)).toMatch(/^\/sign-in/);
+
+    const context = await browser.newContext({ baseURL: url, extraHTTPHeaders: { via: '1.1 proxy' } });
+    const page = await context.newPage();
+    await open(page, '/');
+    await page.getByRole('link', { name: 'Make the first one' }).click();
+    await ready(page);
+    expect(await axeFindings(page)).toEqual([]);
+    await page.getByLabel('Name of your group').fill('Fell Watch');
+    await page.getByLabel('Your name').fill('Ines Korvald');
+    await page.getByLabel('A name to sign in with').fill('ines');
+    await page.getByLabel('A password').fill('wind over the fell');
+    await page.getByLabel('The word').fill('gannet-and-kelp');
+    await page.getByRole('button', { name: 'Make the account' }).click();
+    await expect(page.getByRole('alert')).toContainText('That is not the word');
+    await page.getByLabel('The word').fill('kelp-and-gannet');
+    await page.getByRole('button', { name: 'Make the account' }).click();
+    await expect(page.getByText('Fell Watch')).toBeAttached();
+    await open(page, '/first');
+    await expect(page).toHaveURL(/sign-in/);
+    await context.close();
+  } finally {
+    await fleet.end();
+  }
 });
 
 test('from nothing to a first sheet on one’s own machine, by keys, with no account in the way; then the first account', async ({

@@ -13,6 +13,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/unreachable': 'all',
   '/forbidden': 'all',
   '/sign-in': 'all',
+  '/first': 'all',
   '/link/[token]': 'all',
   '/': 'observer',
   '/plans/[planId]': 'observer',
@@ -44,6 +45,8 @@ const OPEN_PAGES: Readonly<Record<string, number>> = {
   '/unreachable': 503,
   '/forbidden': 403,
   '/sign-in': 200,
+  // Somebody has an account: it leads to signing in.
+  '/first': 302,
   '/link/[token]': 404,
 };
 const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
@@ -203,6 +206,7 @@ for (const role of [...ROLES, null])
     for (const [route, needed] of Object.entries(PAGES)) {
       const answer = await visitor.get(fill(route, ids), { maxRedirects: 0 });
       const at = `${role} ${route}`;
+      expect(answer.headers()['cache-control'] ?? 'no-store', at).toBe('no-store');
       if (!may(role, needed)) {
         expect(answer.status(), at).toBe(role ? 403 : 302);
         if (!role) expect(answer.headers().location, at).toContain('/sign-in');

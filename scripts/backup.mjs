@@ -11,6 +11,8 @@ const [file, more] = words.filter((word) => !word.startsWith('--'));
 if (more) fail('One file at a time.');
 
 ensurePostgres();
+// Names, licences and passwords stand in it: for nobody else on this machine.
+process.umask(0o077);
 /** The newest installed version of one of PostgreSQL's programs; a newer one reads what an older server wrote. */
 function program(name) {
   const root = '/usr/lib/postgresql';

@@ -61,7 +61,7 @@ export class Fleet {
   }
 
   /** Starts a server; answers it once it is healthy. */
-  async serve(): Promise<Served> {
+  async serve(env: Readonly<Record<string, string>> = {}): Promise<Served> {
     const port = await freePort();
     const child = spawn(process.execPath, ['web/server.mjs'], {
       cwd: ROOT,
@@ -74,6 +74,7 @@ export class Fleet {
         NODE_ENV: 'production',
         UMBREX_DEMO: this.demo ? '1' : '0',
         LOG_LEVEL: 'silent',
+        ...env,
       },
     });
     this.servers.push(child);

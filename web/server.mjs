@@ -1,7 +1,30 @@
+import { randomBytes } from 'node:crypto';
+import compression from 'compression';
+
 // Production start: serve, and stop cleanly on SIGTERM or SIGINT.
 process.env.ASTRO_NODE_AUTOSTART = 'disabled'; // before entry.mjs is loaded
+// Who has this word can make the first account from another machine, while there is none.
+const isMadeUp = !process.env.UMBREX_FIRST_WORD;
+process.env.UMBREX_FIRST_WORD ||= randomBytes(12).toString('base64url');
 const { startServer } = await import('./dist/server/entry.mjs');
 const { server } = startServer(); // reads HOST and PORT
+if (isMadeUp && process.env.LOG_LEVEL !== 'silent')
+  process.stdout.write(`While nobody has an account: /first, with the word ${process.env.UMBREX_FIRST_WORD}
+`);
+
+const [handle] = server.server.listeners('request');
+server.server.removeAllListeners('request');
+// Live updates go out line by line as they come.
+const compress = compression({
+  filter: (request, response) =>
+    !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
+    compression.filter(request, response),
+});
+server.server.on('request', (request, response) => {
+  // Browsers speak the newer protocol; what speaks this one passes requests on for somebody else.
+  if (request.httpVersion === '1.0') request.headers['x-umbrex-http10'] = '1';
+  compress(request, response, () => handle(request, response));
+});
 server.server.once('error', (error) => {
   console.error(error); // a port in use: without this the process ends with exit code 0
   process.exit(1);

@@ -15,6 +15,9 @@ export const onRequest = defineMiddleware(async (context, next) => {
       'content-security-policy',
       `${policy.replace(/;\s*$/, '')}; style-src-attr 'unsafe-inline'; frame-ancestors 'none'`,
     );
+  // Back after signing out shows nothing of what was there.
+  if (response.headers.get('content-type')?.startsWith('text/html'))
+    response.headers.set('cache-control', 'no-store');
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('x-frame-options', 'DENY');
   response.headers.set('referrer-policy', 'same-origin');

@@ -50,9 +50,31 @@ describe('on one’s own machine', () => {
     expect(await plans(here())).toBe(200);
     expect(await plans(new Visitor('192.0.2.7'))).toBe(401);
     expect(await plans(here({ 'x-forwarded-for': '192.0.2.7' }))).toBe(401);
-    expect((await first(new Visitor('192.0.2.7'))).status).toBe(403);
-    expect((await first(here({ 'x-forwarded-for': '127.0.0.1' }))).status).toBe(403);
+    expect((await first(new Visitor('192.0.2.7'))).status).toBe(401);
+    expect((await first(here({ 'x-forwarded-for': '127.0.0.1' }))).status).toBe(401);
   });
+  it.each([
+    [200, { host: 'localhost:4321' }],
+    [200, { host: '[::1]:4321' }],
+    [200, { host: '127.0.0.2' }],
+    [200, { host: 'LOCALHOST', origin: 'http://localhost:4321' }],
+    // A name that somebody points to this machine is still theirs.
+    [401, { host: 'evil.example' }],
+    [401, { host: 'localhost.evil.example' }],
+    [401, { host: '127.0.0.1.evil.example' }],
+    [401, { host: 'evil.example:127.0.0.1' }],
+    [401, { host: '' }],
+    [401, { origin: 'http://evil.example' }],
+    [401, { origin: 'null' }],
+    // What proxies say, whichever of it they say.
+    [401, { 'x-forwarded-proto': 'https' }],
+    [401, { 'x-forwarded-host': 'plan.example' }],
+    [401, { forwarded: 'for=192.0.2.7' }],
+    [401, { via: '1.1 proxy' }],
+    [401, { 'x-real-ip': '192.0.2.7' }],
+    [401, { 'cf-connecting-ip': '192.0.2.7' }],
+    [401, { 'x-umbrex-http10': '1' }],
+  ])('%i for %j', async (status, headers) => expect(await plans(here(headers))).toBe(status));
   it('no one click lets anybody in where there is no demo', async () =>
     expect((await here().send('POST', '/api/session/demo', {}, { role: 'coordinator' })).status).toBe(404));
   it('the first account is made once, by one of two at the same time; then everybody signs in', async () => {
@@ -188,6 +210,24 @@ describe('a link', () => {
     const token = await link({ kind: 'invite', name: 'Two', role: 'member' });
     expect((await take(token, { login: 'Ines', name: 'Two', password: PASSWORD })).status).toBe(409);
     expect((await take(token, { login: 'two', name: 'Two', password: PASSWORD })).status).toBe(201);
+  });
+  it('is good no longer than its maker may make one', async () => {
+    const { visitor, accountId } = await invited('astrid', 'coordinator');
+    const made = () => link({ kind: 'invite', name: 'Friend', role: 'coordinator' }, visitor);
+    const [one, two, three] = [await made(), await made(), await made()];
+    const friend = (login: string) => ({ login, name: 'Friend', password: PASSWORD });
+    expect((await take(one, friend('friend'))).status).toBe(201);
+    const member = { role: 'editor', personId: null };
+    expect((await ines.send('PUT', '/api/team/[accountId]', { accountId }, member)).status).toBe(200);
+    expect((await take(two, friend('friend-two'))).status).toBe(404);
+    await ines.send('PUT', '/api/team/[accountId]', { accountId }, { ...member, role: 'coordinator' });
+    expect((await take(two, friend('friend-two'))).status).toBe(201);
+    expect((await ines.send('DELETE', '/api/team/[accountId]', { accountId })).status).toBe(200);
+    expect((await take(three, friend('friend-three'))).status).toBe(404);
+    for (const login of ['friend', 'friend-two']) {
+      const row = await db('account').where({ login }).first('id');
+      await ines.send('DELETE', '/api/team/[accountId]', { accountId: row.id });
+    }
   });
   it('is no longer good when it is old', async () => {
     const token = await link({ kind: 'invite', name: 'Old', role: 'member' });

@@ -69,7 +69,8 @@ export class Visitor {
     const raw = typeof body === 'string' || body instanceof Uint8Array;
     const request = new Request(`http://127.0.0.1${path}${search}`, {
       method,
-      headers: { ...this.headers, ...(body !== undefined && { 'content-type': type }) },
+      // As every browser says; none may leave it out.
+      headers: { host: '127.0.0.1', ...this.headers, ...(body !== undefined && { 'content-type': type }) },
       ...(body !== undefined && { body: raw ? (body as BodyInit) : JSON.stringify(body) }),
     });
     const response = await route.handler(this.context(request, path, params));

@@ -8,6 +8,8 @@ const ConfigSchema = z.object({
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
   /** Where a repeater directory answers (docs/directory.md); without it there is none to search. */
   UMBREX_DIRECTORY_URL: z.url({ protocol: /^https?$/, error: 'an http or https URL' }).optional(),
+  /** Who has it can make the first account from another machine; the start of the server makes one up and prints it. */
+  UMBREX_FIRST_WORD: z.string().min(8, 'at least eight characters').optional(),
   /** Set by the demo alone: says so on the page. */
   UMBREX_DEMO: z.enum(['0', '1']).default('0'),
 });

@@ -25,7 +25,9 @@ export class Forbidden extends Error {}
 
 /** A password, a code or a link that is not right: 401 with what it was. */
 export class Refusal401 extends Error {
-  constructor(readonly code: 'wrong-password' | 'code-needed' | 'wrong-code' | 'no-workspace') {
+  constructor(
+    readonly code: 'wrong-password' | 'code-needed' | 'wrong-code' | 'no-workspace' | 'wrong-word',
+  ) {
     super(code);
   }
 }

@@ -4,9 +4,14 @@ import { call } from '../desk/api';
 import { Fault, PASSWORD_HELP } from '../SignIn/fields';
 import { useSend } from './useSend';
 
+interface Props {
+  /** It is not made at the server’s own machine: the word that stands there is asked for. */
+  asksWord?: boolean;
+}
+
 /** The first account of a machine that was one’s own until then. */
-export function FirstAccount() {
-  const [form, setForm] = useState({ workspaceName: '', name: '', login: '', password: '' });
+export function FirstAccount({ asksWord = false }: Props) {
+  const [form, setForm] = useState({ workspaceName: '', name: '', login: '', password: '', word: '' });
   const { fault, send } = useSend();
   const set = (part: Partial<typeof form>) => setForm((now) => ({ ...now, ...part }));
   return (
@@ -22,9 +27,18 @@ export function FirstAccount() {
     >
       <h1 className="text-xl font-bold">The first account</h1>
       <p className="max-w-prose">
-        So far this is your own machine, and whoever sits at it may do everything. With an account you can
-        invite others, give them roles, and let them in from elsewhere; from then on everybody signs in.
+        {asksWord
+          ? 'Nobody has an account here yet. Who makes the first one may do everything, so it takes the word that was printed where the server was started.'
+          : 'So far this is your own machine, and whoever sits at it may do everything. With an account you can invite others, give them roles, and let them in from elsewhere; from then on everybody signs in.'}
       </p>
+      {asksWord && (
+        <LabelledText
+          title="The word"
+          value={form.word}
+          set={(word) => set({ word })}
+          autoComplete="one-time-code"
+        />
+      )}
       <LabelledText
         title="Name of your group"
         value={form.workspaceName}
@@ -49,7 +63,7 @@ export function FirstAccount() {
       <button
         type="submit"
         className="btn btn-primary btn-sm"
-        disabled={Object.values(form).some((text) => !text.trim())}
+        disabled={Object.entries(form).some(([key, text]) => !text.trim() && (key !== 'word' || asksWord))}
       >
         Make the account
       </button>

@@ -10,6 +10,8 @@ export function accessFault(error: unknown): string {
       return 'The code is not right, or was used already. Wait for the next one.';
     case 'code-needed':
       return 'This account asks for a code as well.';
+    case 'wrong-word':
+      return 'That is not the word. It stands where the server was started.';
     case 'no-workspace':
       return 'This account belongs to no group any more. Ask a coordinator.';
     case 'too-often':

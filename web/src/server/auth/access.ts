@@ -10,6 +10,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /unreachable': 'anyone',
   'GET /forbidden': 'anyone',
   'GET /sign-in': 'anyone',
+  'GET /first': 'anyone',
   'GET /link/[token]': 'anyone',
   'GET /': 'observer',
   'GET /plans/[planId]': 'observer',

@@ -8,6 +8,7 @@ export interface Limit {
 }
 export const SIGN_IN_BY_LOGIN: Limit = { most: 8, withinS: 900 };
 export const SIGN_IN_BY_ADDRESS: Limit = { most: 60, withinS: 900 };
+export const WORD_BY_ADDRESS: Limit = { most: 10, withinS: 900 };
 export const LINK_BY_ADDRESS: Limit = { most: 60, withinS: 900 };
 
 /** Notes an attempt. @throws TooOften when the key has had too many; the attempt is noted all the same */

@@ -2,6 +2,7 @@ import type { APIContext } from 'astro';
 import type { Knex } from 'knex';
 import { getDb } from '../db';
 import { firstWorkspace, type Workspace } from '../repositories/workspaces';
+import { isOwnMachine } from './ownMachine';
 import { type Role, RoleSchema } from './roles';
 import { newToken, tokenHash } from './token';
 
@@ -71,15 +72,6 @@ async function find(context: Context): Promise<Session | undefined> {
   };
 }
 
-/** A request from this very machine that no proxy passed on. */
-function isOwnMachine({ request, clientAddress }: Context): boolean {
-  return (
-    ['127.0.0.1', '::1', '::ffff:127.0.0.1'].includes(clientAddress) &&
-    !request.headers.has('x-forwarded-for') &&
-    !request.headers.has('forwarded')
-  );
-}
-
 async function ownMachine(db: Knex): Promise<Session | undefined> {
   if (await db('account').first('id')) return undefined;
   const workspace = await firstWorkspace(db);
@@ -109,7 +101,7 @@ export async function startSession(
 /** Whether a session that a long answer began with still stands, so that nothing is said to somebody who left or was put out. */
 export async function stillOpen(db: Knex, context: Context): Promise<boolean> {
   const token = context.cookies.get(COOKIE)?.value;
-  if (!token) return (await ownMachine(db)) !== undefined;
+  if (!token) return isOwnMachine(context) && (await ownMachine(db)) !== undefined;
   const hash = tokenHash(token);
   const row = await db('session')
     .where('expires_at', '>', db.fn.now())

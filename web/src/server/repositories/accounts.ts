@@ -37,6 +37,11 @@ const fromRow = (row: Record<string, unknown>): Account => ({
   secondFactorStep: Number(row.second_factor_step),
 });
 
+/** Whether anybody has an account at all. */
+export async function hasAccounts(db: Knex): Promise<boolean> {
+  return (await db('account').first('id')) !== undefined;
+}
+
 export async function accountByLogin(db: Knex, login: string): Promise<Account | undefined> {
   const row = await db('account').whereRaw('lower(login) = lower(?)', [login]).first();
   return row && fromRow(row);

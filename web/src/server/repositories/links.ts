@@ -21,6 +21,7 @@ export async function makeLink(
   trx: Knex.Transaction,
   workspaceId: string,
   link: Pick<Link, 'kind' | 'role' | 'accountId' | 'personId' | 'name'>,
+  madeBy: string | null,
 ): Promise<string> {
   const token = newToken();
   await trx('link').insert({
@@ -31,17 +32,27 @@ export async function makeLink(
     account_id: link.accountId,
     person_id: link.personId,
     name: link.name,
+    made_by: madeBy,
     expires_at: trx.raw(`now() + interval '${LINK_DAYS[link.kind]} days'`),
   });
   return token;
 }
 
-/** A link that is still good. */
+/** A link that is still good: not used, not too old, and made by somebody who may still make one. */
 export async function openLink(db: Knex, token: string): Promise<Link | undefined> {
   const row = await db('link')
     .join('workspace', 'workspace.id', 'link.workspace_id')
     .where({ token_hash: tokenHash(token), used_at: null })
     .andWhere('expires_at', '>', db.fn.now())
+    .andWhere((by) =>
+      by
+        .whereNull('link.made_by')
+        .orWhereExists(
+          db('membership')
+            .whereRaw('membership.workspace_id = link.workspace_id and membership.account_id = link.made_by')
+            .andWhere('membership.role', 'coordinator'),
+        ),
+    )
     .first('link.*', 'workspace.name as workspace_name');
   return (
     row && {

@@ -1,28 +1,39 @@
 import { LineSchema } from '@umbrex/core/model';
 import { z } from 'zod';
+import { isFirstWord } from '@/server/auth/firstWord';
+import { countAttempt, WORD_BY_ADDRESS } from '@/server/auth/limits';
 import { hashPassword, PasswordSchema } from '@/server/auth/password';
 import { startSession } from '@/server/auth/session';
 import { openEndpoint } from '@/server/endpoint';
-import { Forbidden } from '@/server/problem';
+import { Forbidden, Refusal401 } from '@/server/problem';
 import { insertAccount, LoginSchema, setRole } from '@/server/repositories/accounts';
+import { firstWorkspace } from '@/server/repositories/workspaces';
 
 const Body = z.strictObject({
   login: LoginSchema,
   name: LineSchema.trim().min(1).max(60),
   password: PasswordSchema,
   workspaceName: LineSchema.trim().min(1).max(60),
+  /** What stands where the server was started; not needed at that very machine. */
+  word: z.string().max(200).default(''),
 });
 
 /**
  * POST the first coordinator: 201, signed in, and from now on everybody signs in. Only while there is no account at all, and
- * only from the server's own machine, 403 otherwise.
+ * only from the server's own machine or with the word that stands where it was started, 401 otherwise; 429 too often; 403 once there is an account.
  */
 export const POST = openEndpoint(
   Body,
   async ({ db, write, session, body, context }) => {
-    if (!session || session.accountId !== null) throw new Forbidden();
+    const isHere = session !== undefined && session.accountId === null;
+    if (!isHere) {
+      if (await db('account').first('id')) throw new Forbidden();
+      await countAttempt(db, `word ${context.clientAddress}`, WORD_BY_ADDRESS);
+      if (!isFirstWord(body.word)) throw new Refusal401('wrong-word');
+    }
     const passwordHash = await hashPassword(body.password);
-    const { workspace } = session;
+    const workspace = session?.workspace ?? (await firstWorkspace(db));
+    if (!workspace) throw new Forbidden();
     const accountId = await write(async (trx) => {
       await trx.raw('lock table account in exclusive mode');
       if (await trx('account').first('id')) throw new Forbidden();

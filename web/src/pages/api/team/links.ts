@@ -55,7 +55,7 @@ export const POST = endpoint(
         };
       }
       await needPerson(trx, workspace.id, link.personId);
-      const token = await makeLink(trx, workspace.id, link);
+      const token = await makeLink(trx, workspace.id, link, session.accountId);
       const path = `/link/${token}`;
       const mail = await putInOutbox(trx, workspace.id, {
         recipient: link.name,
