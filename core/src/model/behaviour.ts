@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idOf } from './ids';
 
 /*
  * How a device's keys work, as a state machine in data. One interpreter runs it; nothing else reads it. A key press is
@@ -6,7 +7,8 @@ import { z } from 'zod';
  * is done, then the mode may change. A press that fits no row is refused with a beep.
  */
 
-const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,30}$/);
+const id = idOf(31);
+const MOST_MODES = 200;
 const ms = z.number().int().min(1).max(600_000);
 
 const KeySchema = z.strictObject({
@@ -49,7 +51,7 @@ export const ActionSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('openItem'), item: z.string().regex(/^\d{1,3}$/) }),
   z.strictObject({ act: z.literal('readDraft') }),
   z.strictObject({ act: z.literal('blankDraft') }),
-  z.strictObject({ act: z.literal('stepDraft'), by: z.number().int() }),
+  z.strictObject({ act: z.literal('stepDraft'), by: z.number().int().min(-10_000).max(10_000) }),
   z.strictObject({ act: z.literal('draftFromEntry') }),
   /** Takes the entry as a frequency to send on; the draft is its distance from the slot's own. */
   z.strictObject({ act: z.literal('draftOffsetFromEntry') }),
@@ -61,7 +63,7 @@ export const ActionSchema = z.discriminatedUnion('act', [
   /** Puts the digits of the present frequency into the entry: more are added to them until it is cleared. */
   z.strictObject({ act: z.literal('readEntry') }),
   z.strictObject({ act: z.literal('tapLetter'), withinMs: ms }),
-  z.strictObject({ act: z.literal('stepLetter'), by: z.number().int() }),
+  z.strictObject({ act: z.literal('stepLetter'), by: z.number().int().min(-100).max(100) }),
   z.strictObject({ act: z.literal('firstLetter') }),
   z.strictObject({ act: z.literal('nextLetter') }),
   z.strictObject({ act: z.literal('storeDraft') }),
@@ -87,13 +89,13 @@ export type Action = z.infer<typeof ActionSchema>;
 
 const RowSchema = z.strictObject({
   /** Key ids, or `chars` for every key that types a character, or `letters` for every key with letters. */
-  keys: z.union([z.array(id).min(1), z.enum(['chars', 'letters'])]),
+  keys: z.union([z.array(id).min(1).max(60), z.enum(['chars', 'letters'])]),
   /** Only presses at least this long; rows without it take short presses. Longer rows stand above shorter ones. */
   heldMs: ms.optional(),
   /** The other keys that are down meanwhile; a row without it is for the key alone. */
   with: z.array(id).min(1).max(3).optional(),
-  when: z.array(ConditionSchema).optional(),
-  do: z.array(ActionSchema).optional(),
+  when: z.array(ConditionSchema).max(20).optional(),
+  do: z.array(ActionSchema).max(20).optional(),
   go: id.optional(),
 });
 
@@ -101,14 +103,14 @@ const ModeSchema = z.strictObject({
   /** Lines of the display; marks in braces are filled in, e.g. `{number}`, `{label}`, `{item}`, `{draft}`, `{entry}`. */
   screen: z.array(z.string().max(32)).min(1).max(4),
   /** Left by itself after this long without a key; whatever was not stored is lost. */
-  timeout: z.strictObject({ ms, go: id, do: z.array(ActionSchema).optional() }).optional(),
+  timeout: z.strictObject({ ms, go: id, do: z.array(ActionSchema).max(20).optional() }).optional(),
   /** A copy that comes while it is here takes the place of everything that the set holds. */
-  takesCopy: z.strictObject({ go: id, do: z.array(ActionSchema).optional() }).optional(),
+  takesCopy: z.strictObject({ go: id, do: z.array(ActionSchema).max(20).optional() }).optional(),
   /** Switching off and on does not leave it, such as a lock of the keys. */
   staysOn: z.literal(true).optional(),
   /** While it is here the set scans its places, or searches the bands of its description. */
   scans: z.enum(['places', 'bands']).optional(),
-  on: z.array(RowSchema),
+  on: z.array(RowSchema).max(200),
 });
 
 const ItemSchema = z.strictObject({
@@ -132,10 +134,16 @@ const ItemSchema = z.strictObject({
   ]),
 });
 
+/** How many digits a frequency is typed with, and what the last one counts, in hertz. */
+export const FrequencyEntrySchema = z.strictObject({
+  digits: z.number().int().min(1).max(12),
+  unitHz: z.number().int().min(1).max(100_000_000),
+});
+
 export const BehaviourSchema = z.strictObject({
   keys: z.record(id, KeySchema),
   /** Digits of a frequency as typed: `462.6500` with four decimals is seven digits and a last step of 100 Hz. */
-  frequencyEntry: z.strictObject({ digits: z.number().int(), unitHz: z.number().int() }).optional(),
+  frequencyEntry: FrequencyEntrySchema.optional(),
   letterWheel: z.string().min(1).max(100).optional(),
   start: id,
   startNumber: z.number().int(),
@@ -143,7 +151,9 @@ export const BehaviourSchema = z.strictObject({
   wakesAt: z.enum(['last', 'start']).default('last'),
   /** What is changed is lost unless the set is switched off by its switch. */
   savesAtOff: z.literal(true).optional(),
-  items: z.array(ItemSchema),
-  modes: z.record(id, ModeSchema),
+  items: z.array(ItemSchema).max(200),
+  modes: z
+    .record(id, ModeSchema)
+    .refine((modes) => Object.keys(modes).length <= MOST_MODES, `${MOST_MODES} modes at most`),
 });
 export type Behaviour = z.infer<typeof BehaviourSchema>;

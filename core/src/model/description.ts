@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { BehaviourSchema } from './behaviour';
 import { FrequencySchema } from './channel';
+import { idOf, isNoCommonName } from './ids';
 import { ListSchema, listItems, valuesIn } from './lists';
 import { RecipesSchema } from './recipes';
 import { RecordingSchema } from './recording';
@@ -10,7 +11,7 @@ import { toneModeOf } from './toneMode';
 
 export const DESCRIPTION_FORMAT = 'umbrex/description@1';
 
-const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,40}$/);
+const id = idOf(41);
 const unknown = z.literal('unknown');
 
 /** What a field of a slot holds, in plan terms. */
@@ -79,15 +80,15 @@ export const RegionSchema = z.strictObject({
   title: z.string().min(1).max(40),
   first: z.number().int().min(0).max(99_999),
   count: z.number().int().min(1).max(10_000),
-  size: z.number().int().min(1),
-  stride: z.number().int().min(1),
+  size: z.number().int().min(1).max(10_000),
+  stride: z.number().int().min(1).max(100_000),
   /** Names of the blocks, where the device has banks. */
-  banks: z.array(z.string().min(1).max(8)),
+  banks: z.array(z.string().min(1).max(8)).max(1000),
   /** What the device shows for a slot: `{bank}`, `{position}`, `{number}`. */
   label: z.string().max(32),
   content: z.discriminatedUnion('kind', [
     /** Frequencies that cannot change; one row a position, the same in every block. */
-    z.strictObject({ kind: z.literal('fixed'), channels: z.array(FixedChannelSchema).min(1) }),
+    z.strictObject({ kind: z.literal('fixed'), channels: z.array(FixedChannelSchema).min(1).max(10_000) }),
     z.strictObject({
       kind: z.literal('free'),
       /** The set never sends from here. */
@@ -103,9 +104,9 @@ export const RegionSchema = z.strictObject({
   /** Places for the control channels of trunked networks, one network in each block; nothing else goes there, and they never send. */
   towers: z.literal(true).optional(),
   /** The fields that can be set from the keypad; empty means locked. */
-  keypad: z.array(id),
+  keypad: z.array(id).max(60),
   /** The fields that can be set by cable or app. */
-  cable: z.array(id).default([]),
+  cable: z.array(id).max(60).default([]),
 });
 export type Region = z.infer<typeof RegionSchema>;
 
@@ -227,7 +228,10 @@ export type Mark = z.infer<typeof MarkSchema>;
 
 const shape = z.strictObject({
   format: z.literal(DESCRIPTION_FORMAT),
-  id: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
+  id: z
+    .string()
+    .regex(/^[a-z0-9][a-z0-9-]{1,40}$/)
+    .refine(isNoCommonName, 'this name is taken in every object'),
   title: z.string().min(1).max(40),
   pattern: z.string().min(1).max(80),
   kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'cb', 'receiver', 'alert', 'repeater']),
@@ -235,11 +239,11 @@ const shape = z.strictObject({
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
   /** The firmware versions it was written for. */
-  firmware: z.array(z.string().min(1).max(20)),
+  firmware: z.array(z.string().min(1).max(20)).max(40),
   receive: z.union([
     unknown,
     z.strictObject({
-      bands: z.array(BandSchema),
+      bands: z.array(BandSchema).max(100),
       stepHz: z.number().int().positive(),
       modes: z
         .array(z.enum(['FM', 'AM', 'digital']))
@@ -251,7 +255,9 @@ const shape = z.strictObject({
     unknown,
     z.strictObject({
       /** A band may allow less power than the set has elsewhere, in watts at the transmitter. */
-      bands: z.array(z.strictObject({ ...BandSchema.shape, mostPowerW: z.number().positive().optional() })),
+      bands: z
+        .array(z.strictObject({ ...BandSchema.shape, mostPowerW: z.number().positive().optional() }))
+        .max(100),
       /** The only power there is, where no field chooses it. */
       fixedPowerW: z.union([unknown, z.number().positive()]).optional(),
     }),
@@ -271,9 +277,9 @@ const shape = z.strictObject({
     .default('unknown'),
   scan: ScanSchema.default('unknown'),
   lists: z.record(id, ListSchema),
-  fields: z.array(FieldSchema),
-  settings: z.array(SettingSchema),
-  regions: z.array(RegionSchema).min(1),
+  fields: z.array(FieldSchema).max(60),
+  settings: z.array(SettingSchema).max(100),
+  regions: z.array(RegionSchema).min(1).max(60),
   /** The most memories that can be filled at once, where that is less than there are places. */
   capacity: z.number().int().positive().optional(),
   loading: LoadingSchema.optional(),
@@ -285,7 +291,7 @@ const shape = z.strictObject({
   /** The steps that its keys were learnt from, where somebody recorded them with a set in hand. */
   recording: RecordingSchema.optional(),
   /** People's word on it; how sure the document is follows from these and from the replay. */
-  marks: z.array(MarkSchema),
+  marks: z.array(MarkSchema).max(1000),
 });
 export type Description = z.infer<typeof shape>;
 
@@ -302,6 +308,11 @@ export function holdsOnePair({ kind }: Pick<Description, 'kind'>): boolean {
 /** As many values as all lists of a description have together at most. */
 const MOST_VALUES = 50_000;
 
+/** As many places as all regions of a description have together at most. */
+const MOST_PLACES_IN_ALL = 12_000;
+/** As many lists, and as many keys. */
+const MOST_NAMED = 200;
+
 /** A kind of device, as one document: what it can do and how its keys work. It knows no plan. */
 export const DescriptionSchema = shape.superRefine((description, context) => {
   const fieldIds = new Set(description.fields.map((field) => field.id));
@@ -314,6 +325,13 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
     });
   const say = (path: (string | number)[], message: string) =>
     context.addIssue({ code: 'custom', path, message });
+  const places = description.regions.reduce((sum, { count }) => sum + count, 0);
+  if (places > MOST_PLACES_IN_ALL)
+    say(['regions'], `${places} places in all regions together; ${MOST_PLACES_IN_ALL} at most`);
+  for (const part of ['lists', 'keys'] as const) {
+    const many = Object.keys(description[part]).length;
+    if (many > MOST_NAMED) say([part], `${many} of them; ${MOST_NAMED} at most`);
+  }
   const needList = (list: string | undefined, path: (string | number)[]) => {
     if (list !== undefined && list !== 'unknown' && !description.lists[list]) say(path, `no list "${list}"`);
   };

@@ -1,11 +1,15 @@
 import { z } from 'zod';
+import { FrequencyEntrySchema } from './behaviour';
+import { idOf } from './ids';
 
 /*
  * How a person does each task, as a manual would say it. The sheet is composed from these; nothing here is read by the
  * virtual device, so a slip in either shows when the sheet is replayed.
  */
 
-const id = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,30}$/);
+const id = idOf(31);
+/** As many steps as one task has at most. */
+const MOST_STEPS = 40;
 const ms = z.number().int().min(1).max(60_000);
 /**
  * What the texts of a step may say: of the place (`number`, `number3` and `position2` with zeros before, `firstLabel` of its bank), of the
@@ -121,54 +125,65 @@ export type RecipeStep = z.infer<typeof RecipeStepSchema>;
 
 export const RecipesSchema = z.strictObject({
   /** What must be so before the first key. */
-  before: z.array(z.string().min(1).max(200)),
+  before: z.array(z.string().min(1).max(200)).max(20),
   /** What goes wrong with a slip, and how to get out of it. */
-  hazards: z.array(z.string().min(1).max(240)),
+  hazards: z.array(z.string().min(1).max(240)).max(20),
   /** The numbers and titles of the items in this manual's order, by field id. */
-  items: z.record(id, z.strictObject({ number: z.string(), title: z.string(), place: z.number().int() })),
+  items: z.record(
+    id,
+    z.strictObject({
+      number: z.string().max(3),
+      title: z.string().max(40),
+      place: z.number().int().min(0).max(500),
+    }),
+  ),
   /** The field whose item the list opens at. */
   opensAt: id.optional(),
   /** How many items the wheel goes round; 0 where items are picked by number. */
-  itemCount: z.number().int(),
+  itemCount: z.number().int().min(0).max(500),
   startNumber: z.number().int(),
   /**
    * What brings the set to where the other steps begin, whatever it does and wherever it stands: with it a sheet asks nothing of the
    * start. Then it stands `atStart`, on `startNumber`, or on a place that nobody knows.
    */
-  start: z.strictObject({ steps: z.array(RecipeStepSchema).min(1), atStart: z.boolean() }).optional(),
+  start: z
+    .strictObject({ steps: z.array(RecipeStepSchema).max(MOST_STEPS).min(1), atStart: z.boolean() })
+    .optional(),
   /** Empties the place that the set stands on, whether it is used or not, and stays there. */
-  erase: z.strictObject({ regions: z.array(id).min(1), steps: z.array(RecipeStepSchema).min(1) }).optional(),
+  erase: z
+    .strictObject({ regions: z.array(id).min(1), steps: z.array(RecipeStepSchema).max(MOST_STEPS).min(1) })
+    .optional(),
   /** Returns everything to the factory state; done after `start`, and what it ends in is where `start` ends. */
-  reset: z.strictObject({ steps: z.array(RecipeStepSchema).min(1) }).optional(),
+  reset: z.strictObject({ steps: z.array(RecipeStepSchema).max(MOST_STEPS).min(1) }).optional(),
   /** Done once before all slots, and once after them. */
-  begin: z.array(RecipeStepSchema).default([]),
-  finish: z.array(RecipeStepSchema).default([]),
+  begin: z.array(RecipeStepSchema).max(MOST_STEPS).default([]),
+  finish: z.array(RecipeStepSchema).max(MOST_STEPS).default([]),
   /** How to come to a slot. `bankStep` is done only when the bank is another one; it lands on the bank's first position. */
-  bankStep: z.array(RecipeStepSchema),
-  slotStep: z.array(RecipeStepSchema),
+  bankStep: z.array(RecipeStepSchema).max(MOST_STEPS),
+  slotStep: z.array(RecipeStepSchema).max(MOST_STEPS),
   /** Open the list of items; done once for a slot, before its first field. */
-  open: z.array(RecipeStepSchema),
+  open: z.array(RecipeStepSchema).max(MOST_STEPS),
   /** Come to a field's item and open it. */
-  item: z.array(RecipeStepSchema),
+  item: z.array(RecipeStepSchema).max(MOST_STEPS),
   /** Change the value of a field and store it. */
-  set: z.record(id, z.array(RecipeStepSchema)),
+  set: z.record(id, z.array(RecipeStepSchema).max(MOST_STEPS)),
   /** Change a setting of the whole set, from where the last slot was left. */
-  settings: z.record(id, z.array(RecipeStepSchema)).default({}),
+  settings: z.record(id, z.array(RecipeStepSchema).max(MOST_STEPS)).default({}),
   /** Clear the tone that the operator picked by hand, done before everything else. */
-  clearPicked: z.array(RecipeStepSchema).optional(),
+  clearPicked: z.array(RecipeStepSchema).max(MOST_STEPS).optional(),
   /** Leave the list of items. */
-  close: z.array(RecipeStepSchema),
+  close: z.array(RecipeStepSchema).max(MOST_STEPS),
   /** The order in which fields are set; a field that is not here has no known steps. */
-  order: z.array(id),
+  order: z.array(id).max(60),
   /** Setting a field brings one to the next item. */
   setMovesOn: z.literal(true).optional(),
   /** Fields that cannot be changed while another one has not this value: that one is set first, and back again after them. */
   unlock: z.strictObject({ field: id, value: z.number().int().min(0), for: z.array(id).min(1) }).optional(),
   /** The display's digits of a frequency and its last step, as the manual gives them. */
-  frequencyEntry: z.strictObject({ digits: z.number().int(), unitHz: z.number().int() }).optional(),
+  frequencyEntry: FrequencyEntrySchema.optional(),
   /** Keys and their letters, or the wheel's characters in order, as the manual gives them. */
-  letterKeys: z.record(id, z.string()).optional(),
-  letterWheel: z.string().optional(),
+  letterKeys: z.record(id, z.string().max(12)).optional(),
+  letterWheel: z.string().max(100).optional(),
   /** The key that types each character, as printed on the set. */
   charKeys: z.record(z.string().length(1), id).optional(),
   /** How one set is copied into another of its kind, which then holds everything that the first one does. */
@@ -189,6 +204,6 @@ export const RecipesSchema = z.strictObject({
     })
     .optional(),
   /** How to read a channel back without a computer. */
-  readBack: z.array(z.string().min(1).max(200)),
+  readBack: z.array(z.string().min(1).max(200)).max(20),
 });
 export type Recipes = z.infer<typeof RecipesSchema>;

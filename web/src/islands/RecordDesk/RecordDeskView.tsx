@@ -174,7 +174,7 @@ function Again({ at, text, ...props }: AgainProps) {
         {text('againNumber', 'Number you went to then', 'Best in another bank, where it has banks.')}
       </div>
       <Task
-        title="Go to that number"
+        title="Go to that number, the second time"
         value={props.againPlace}
         set={props.setAgainPlace}
         findings={at('/again/place')}
@@ -184,7 +184,7 @@ function Again({ at, text, ...props }: AgainProps) {
         {recorded.map((task) => (
           <ValueTask
             key={task.id}
-            task={task}
+            task={{ ...task, title: `${task.title}, the second time` }}
             text={props.textOf(`again/${task.id}`)}
             set={(change) => props.setText(`again/${task.id}`, change)}
             findings={task.againIndex < 0 ? [] : at(`/again/${task.id.split('/')[0]}/${task.againIndex}`)}
