@@ -36,10 +36,10 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await kind.getByRole('link', { name: 'Record its steps once' }).click();
   await expect(page.getByRole('heading', { name: 'Steps of the My own set' })).toBeVisible();
   await open(page, `${path}/steps/my-own`);
-  await page.getByLabel('Number you went to', { exact: true }).fill('45');
-  await page.getByLabel('Go to that number', { exact: true }).fill('046 -> 046');
+  await page.getByRole('textbox', { name: 'Number you went to', exact: true }).fill('45');
+  await page.getByRole('textbox', { name: 'Go to that number', exact: true }).fill('046 -> 046');
   await expect(page.getByText('No line of these keys spells 45.')).toBeVisible();
-  await page.getByLabel('Go to that number', { exact: true }).fill('045 -> 045');
+  await page.getByRole('textbox', { name: 'Go to that number', exact: true }).fill('045 -> 045');
   const slips = [
     ['Who did it', ' ', 'Write who did it.'],
     ['On', 'yesterday', 'Write the day as 2026-11-25.'],
@@ -63,20 +63,24 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   const field = async (title: string, from: string, to: string, lines: string) => {
     const task = page
       .locator('details')
-      .filter({ has: page.getByLabel(`Keys for ${title}`, { exact: true }) });
+      .filter({ has: page.getByRole('textbox', { name: `Keys for ${title}`, exact: true }) });
     await task.locator('summary').click();
     await task.getByLabel(/^From/).fill(from);
     await task.getByLabel(/^To/).fill(to);
-    await task.getByLabel(`Keys for ${title}`, { exact: true }).fill(lines);
+    await task.getByRole('textbox', { name: `Keys for ${title}`, exact: true }).fill(lines);
   };
   await field('Receive frequency', '', '462.6500', item('21', '4626500'));
   await field('Transmit shift', 'OFF', '+5.000', item('22', '▲ x2 -> +5.000'));
   await expect(page.getByText('Several of these lines could be the one that comes to +5.000.')).toBeVisible();
-  await page.getByLabel('Keys for Transmit shift', { exact: true }).fill(item('22', '▲ -> +5.000'));
+  await page
+    .getByRole('textbox', { name: 'Keys for Transmit shift', exact: true })
+    .fill(item('22', '▲ -> +5.000'));
   await field('Transmit tone', 'OFF', '82.5', item('23', '0825 -> 82.5'));
   await field('Receive tone', 'OFF', 'D023N', item('24', '#023 -> D023N'));
   await expect(page.getByText('No line of these keys spells D023N.')).toBeVisible();
-  await page.getByLabel('Keys for Receive tone', { exact: true }).fill(item('24', '# 023 -> D023N'));
+  await page
+    .getByRole('textbox', { name: 'Keys for Receive tone', exact: true })
+    .fill(item('24', '# 023 -> D023N'));
   await field('Power', 'HIGH', 'LOW', item('25', '▲ -> LOW'));
   await field('Width', 'WIDE', 'NARROW', item('26', '▲ -> NARROW'));
   await field('Transmit forbidden', 'OFF', 'ON', item('27', '▲ -> ON'));
@@ -103,16 +107,20 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await again.getByLabel('Number it stood on then').fill('52');
   const tone = again
     .locator('details')
-    .filter({ has: page.getByLabel('Keys for Transmit tone, the second time', { exact: true }) });
+    .filter({
+      has: page.getByRole('textbox', { name: 'Keys for Transmit tone, the second time', exact: true }),
+    });
   await tone.locator('summary').click();
   await tone.getByLabel(/^From/).fill('82.5');
   await tone.getByLabel(/^To/).fill('131.8');
   const keys = item('23', '1318 -> 131.8').replace('LEAVE -> 045', 'LEAVE -> 052');
   await tone
-    .getByLabel('Keys for Transmit tone, the second time', { exact: true })
+    .getByRole('textbox', { name: 'Keys for Transmit tone, the second time', exact: true })
     .fill(keys.replace('1318 ->', '1328 ->'));
   await expect(again.getByText(/After this line the set showed “131.8”/)).toBeVisible();
-  await tone.getByLabel('Keys for Transmit tone, the second time', { exact: true }).fill(keys);
+  await tone
+    .getByRole('textbox', { name: 'Keys for Transmit tone, the second time', exact: true })
+    .fill(keys);
   await expect(page.getByText(/its sheets will say “learnt, tried on 1”/)).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
   await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'watch'));
@@ -124,12 +132,12 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await expect(page.getByText('The steps of the My own set are saved.')).toBeVisible();
 
   await open(page, `${path}/steps/my-own`);
-  await expect(page.getByLabel('Keys for Transmit shift', { exact: true })).toHaveValue(
+  await expect(page.getByRole('textbox', { name: 'Keys for Transmit shift', exact: true })).toHaveValue(
     item('22', '▲ -> +5.000'),
   );
-  await expect(page.getByLabel('Keys for Key beep, for the whole set', { exact: true })).toHaveValue(
-    /^LIST -> 21 RX FREQ\n41/,
-  );
+  await expect(
+    page.getByRole('textbox', { name: 'Keys for Key beep, for the whole set', exact: true }),
+  ).toHaveValue(/^LIST -> 21 RX FREQ\n41/);
   await open(page, `${path}/sheets`);
   await page.getByRole('link', { name: /^Borrowed / }).click();
   await expect(page.getByText('learnt, tried on 1', { exact: true })).toBeVisible();

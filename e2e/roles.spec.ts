@@ -83,6 +83,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'DELETE /units/[unitId]': 'editor',
   'GET /descriptions/[descriptionId]': 'member',
   'POST /descriptions': 'editor',
+  'PUT /descriptions/[descriptionId]': 'editor',
   'POST /descriptions/[descriptionId]/marks': 'member',
   'PUT /descriptions/[descriptionId]/steps': 'editor',
   'POST /directory/search': 'editor',

@@ -72,6 +72,82 @@ describe('a description that was kept with slips', () => {
   });
 });
 
+describe('a wrong description is put right', () => {
+  const descriptionId = 'bank-handheld';
+  const at = { workspace_id: '', id: descriptionId };
+  let workspace: { id: string };
+  const kept = async () =>
+    (await db('description').where(at).first()) as { document: object; version: number };
+  const put = (version: number, description: unknown, id = descriptionId) =>
+    send('PUT', '/api/descriptions/[descriptionId]', { descriptionId: id }, { version, description });
+  const undo = (editId: string) => send('POST', '/api/edits/[editId]/undo', { editId }, {});
+  const seen = async () =>
+    (await listDescriptions(db, workspace.id)).find(({ description }) => description.id === descriptionId);
+  beforeAll(async () => {
+    workspace = await db('workspace').orderBy('created_at').first();
+    at.workspace_id = workspace.id;
+  });
+
+  it('while sets of it exist; undone, the old one is back to the letter', async () => {
+    const { document, version } = await kept();
+    const right = { ...document, title: 'Bank hand-held, mended', marks: [] };
+    const { status, body } = await put(version, right);
+    expect([status, body.version]).toEqual([200, version + 1]);
+    expect((await seen())?.description.title).toBe('Bank hand-held, mended');
+    expect((await put(version, right)).status).toBe(409);
+    expect((await undo(body.editId)).status).toBe(200);
+    expect((await kept()).document).toEqual(document);
+  });
+  it('never by one of another kind, or by none', async () => {
+    const { document, version } = await kept();
+    expect(await put(version, { ...document, id: 'another-radio' })).toMatchObject({
+      status: 400,
+      body: { findings: [{ path: '/id' }] },
+    });
+    expect((await put(version, { nothing: true })).status).toBe(400);
+    expect((await put(1, document, 'nobody-has-this')).status).toBe(400);
+    expect((await put(1, { ...document, id: 'nobody-has-this' }, 'nobody-has-this')).status).toBe(404);
+    expect(await kept()).toEqual({ ...(await kept()), document, version });
+  });
+  it('people’s word on the old one does not go over', async () => {
+    const { document, version } = await kept();
+    const mark = { kind: 'confirmed', on: '2026-11-20', by: 'Ines', firmware: 'A', note: '' };
+    const { body } = await put(version, { ...document, marks: [mark] });
+    expect((await seen())?.description.marks).toEqual([]);
+    await undo(body.editId);
+  });
+  it.each([
+    ['nothing of it can be read', { anything: 'else' }],
+    ['it is no document at all', 'text'],
+    ['a list has the name of what every object has', { title: 'Odd', lists: { constructor: [] } }],
+  ])('also where %s: a kind of which nobody knows anything, and every page is there', async (_, wrong) => {
+    const { document, version } = await kept();
+    await db('description')
+      .where(at)
+      .update({ document: JSON.stringify(wrong) });
+    try {
+      const broken = await seen();
+      expect(broken?.slips.length).toBeGreaterThan(0);
+      expect(broken?.description).toMatchObject({
+        id: descriptionId,
+        transmit: 'unknown',
+        regions: [{ count: 1 }],
+      });
+      expect((await send('GET', '/api/plans')).status).toBe(200);
+      // Nobody can say anything of it, or record it, before it is replaced.
+      const { body, status } = await put(version, document);
+      expect(status).toBe(200);
+      expect((await seen())?.slips).toEqual([]);
+      expect((await undo(body.editId)).status).toBe(200);
+      expect((await seen())?.slips.length).toBeGreaterThan(0);
+    } finally {
+      await db('description')
+        .where(at)
+        .update({ document: JSON.stringify(document) });
+    }
+  });
+});
+
 describe('the demo in the database', () => {
   it('comes out as its file, and loading it twice changes nothing', async () => {
     await ensureWorkspace(db, true);

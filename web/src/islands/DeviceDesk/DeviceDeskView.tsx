@@ -309,7 +309,14 @@ function AlertTest(props: { unit: Unit; today: string; mayEdit: boolean; heard: 
   );
 }
 
-function TakeIn({ importDescription, importFindings, isTaken }: ReturnType<typeof useDeviceDesk>) {
+function TakeIn({
+  importDescription,
+  importFindings,
+  isTaken,
+  replacing,
+  replace,
+  keepOld,
+}: ReturnType<typeof useDeviceDesk>) {
   return (
     <section className="max-w-xl border-t border-base-300 pt-4">
       <h2 className="font-bold">Another kind of device</h2>
@@ -322,6 +329,30 @@ function TakeIn({ importDescription, importFindings, isTaken }: ReturnType<typeo
         findings={importFindings}
         isTaken={isTaken}
       />
+      {replacing && (
+        <div role="alert" className="finding mt-3" data-severity="warning">
+          <p className="font-semibold">
+            {replacing.title} is in the list already
+            {replacing.sets === 0
+              ? '.'
+              : replacing.sets === 1
+                ? ', and one set is of it.'
+                : `, and ${replacing.sets} sets are of it.`}
+          </p>
+          <p className="text-[0.93rem]">
+            Put yours in its place, and the sheets of those sets are written anew by it; what people said of
+            the old one does not go over. It can be undone under History. Or give yours another id.
+          </p>
+          <div className="mt-2 flex gap-2">
+            <button type="button" className="btn btn-primary btn-sm" onClick={() => void replace()}>
+              Put it in its place
+            </button>
+            <button type="button" className="btn btn-ghost btn-sm" onClick={keepOld}>
+              Keep the old one
+            </button>
+          </div>
+        </div>
+      )}
     </section>
   );
 }

@@ -70,6 +70,14 @@ export function useDeviceDesk(initial: Initial) {
   const [importFindings, setImportFindings] = useState<readonly Finding[]>([]);
   /** A description came in, and something is to be said of it. */
   const [isTaken, setIsTaken] = useState(false);
+  /** A description that came in for a kind that is there already, and how many sets are of it. */
+  const [replacing, setReplacing] = useState<{
+    readonly id: string;
+    readonly title: string;
+    readonly document: unknown;
+    readonly version: number;
+    readonly sets: number;
+  } | null>(null);
   const saveAndClose = async (unit: Unit, version: number) => {
     const ok = await save(unit, version);
     if (ok) setEditing(null);
@@ -129,8 +137,10 @@ export function useDeviceDesk(initial: Initial) {
   const importDescription = async (file: File) => {
     setImportFindings([]);
     setIsTaken(false);
+    setReplacing(null);
+    let document: unknown;
     try {
-      const document: unknown = JSON.parse(await file.text());
+      document = JSON.parse(await file.text());
       const { findings } = await call<{ findings: Finding[] }>('POST', '/api/descriptions', document);
       if (findings.length === 0) window.location.reload();
       setIsTaken(true);
@@ -141,16 +151,40 @@ export function useDeviceDesk(initial: Initial) {
           { code: 'document-not-json', severity: 'error', path: '', detail: error.message },
         ]);
       else if (error instanceof Refusal && error.findings.length > 0) setImportFindings(error.findings);
-      else if (error instanceof Refusal && error.status === 409)
-        $notice.set({
-          text: 'A kind of device with this id is in the list already. Give yours another id.',
-          kind: 'failed',
-        });
-      else $notice.set({ text: failureText(error), kind: 'failed' });
+      else if (error instanceof Refusal && error.status === 409) {
+        const { id = '', title = '' } = document as { id?: string; title?: string };
+        const { version } = error.current as { version: number };
+        const sets = units.filter(({ unit }) => unit.descriptionId === id).length;
+        setReplacing({ id, title, document, version, sets });
+      } else $notice.set({ text: failureText(error), kind: 'failed' });
+    }
+  };
+  /** Puts the document in place of the kind of the same id. */
+  const replace = async () => {
+    if (!replacing) return;
+    const { id, document, version } = replacing;
+    try {
+      const body = { version, description: document };
+      const { findings } = await call<{ findings: Finding[] }>('PUT', `/api/descriptions/${id}`, body);
+      if (findings.length === 0) window.location.reload();
+      setReplacing(null);
+      setIsTaken(true);
+      setImportFindings(findings);
+    } catch (error) {
+      const isStale = error instanceof Refusal && error.status === 409;
+      $notice.set({
+        text: isStale
+          ? 'Somebody changed this kind meanwhile. Bring your file in once more.'
+          : failureText(error),
+        kind: 'failed',
+      });
     }
   };
   return {
     ...initial,
+    replacing,
+    replace,
+    keepOld: () => setReplacing(null),
     units,
     editing,
     setEditing,

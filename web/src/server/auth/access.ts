@@ -71,6 +71,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'DELETE /api/units/[unitId]': 'editor',
   'GET /api/descriptions/[descriptionId]': 'member',
   'POST /api/descriptions': 'editor',
+  'PUT /api/descriptions/[descriptionId]': 'editor',
   'POST /api/descriptions/[descriptionId]/marks': 'member',
   'PUT /api/descriptions/[descriptionId]/steps': 'editor',
   'POST /api/directory/search': 'editor',

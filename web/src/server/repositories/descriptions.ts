@@ -1,6 +1,8 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { Finding } from '@umbrex/core/findings';
 import { shapeFindings } from '@umbrex/core/formats';
 import {
+  DESCRIPTION_FORMAT,
   type Description,
   DescriptionSchema,
   type Mark,
@@ -9,6 +11,7 @@ import {
 } from '@umbrex/core/model';
 import { withoutSteps, withRecordedSteps } from '@umbrex/core/record';
 import type { Knex } from 'knex';
+import { z } from 'zod';
 import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
 import { type Edit, recordEdit } from './edits';
 
@@ -26,15 +29,61 @@ export interface SavedDescription extends HeldDescription {
 
 export async function listDescriptions(db: Knex, workspaceId: string): Promise<ReadDescription[]> {
   const rows = await db('description').where({ workspace_id: workspaceId }).orderBy('id');
-  return rows.map(({ document, version }) => ({ ...readDescription(document), version }));
+  return rows.map(({ id, document, version }) => ({ ...readDescription(id, document), version }));
 }
 
-/** Reads a kept document. One whose keys or steps do not pass is a kind of set whose keys nobody described, not the end of every page. */
-function readDescription(document: unknown): Omit<ReadDescription, 'version'> {
+/**
+ * Reads a kept document. One whose keys or steps do not pass is a kind of set whose keys nobody described, and one of which nothing passes
+ * is a kind of which nobody knows anything: neither is the end of every page.
+ */
+function readDescription(id: string, document: unknown): Omit<ReadDescription, 'version'> {
   const whole = DescriptionSchema.safeParse(document);
   if (whole.success) return { description: whole.data, slips: [] };
   const { behaviour: _b, recipes: _r, keyMap: _k, recording: _g, ...rest } = document as Description;
-  return { description: DescriptionSchema.parse({ ...rest, keys: {} }), slips: shapeFindings(whole.error) };
+  const slips = shapeFindings(whole.error);
+  const bare = DescriptionSchema.safeParse({ ...rest, keys: {} });
+  return { description: bare.success ? bare.data : nobodyKnows(id, document), slips };
+}
+
+/** A kind of which nothing could be read but who it is: until it is replaced by a corrected one everything about it is unknown. */
+function nobodyKnows(id: string, document: unknown): Description {
+  const { title } = (document ?? {}) as { title?: unknown };
+  return {
+    format: DESCRIPTION_FORMAT,
+    id,
+    title: typeof title === 'string' && title !== '' ? title.slice(0, 40) : id,
+    pattern: 'cannot be read',
+    kind: 'receiver',
+    station: 'hand-held',
+    certifiedFor: 'unknown',
+    firmware: [],
+    receive: 'unknown',
+    transmit: 'unknown',
+    names: 'unknown',
+    operatorTone: 'unknown',
+    identity: 'unknown',
+    scan: 'unknown',
+    lists: {},
+    fields: [],
+    settings: [],
+    regions: [
+      {
+        id: 'unknown',
+        title: 'Unknown',
+        first: 1,
+        count: 1,
+        size: 1,
+        stride: 1,
+        banks: [],
+        label: '?',
+        content: { kind: 'free', receiveOnly: true },
+        keypad: [],
+        cable: [],
+      },
+    ],
+    keys: {},
+    marks: [],
+  };
 }
 
 /** Adds a description; one whose id is taken is refused with the one that is there. */
@@ -71,7 +120,7 @@ async function lockDescription(
 ): Promise<Description> {
   const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
   if (!row) throw new NotHere();
-  const { description, slips } = readDescription(row.document);
+  const { description, slips } = readDescription(id, row.document);
   // Kept again it would lose its keys: first it is to be replaced by a corrected one.
   if (slips.length > 0) throw new BadInput(slips);
   if (row.version !== version) throw new ChangedMeanwhile({ description, version: row.version });
@@ -110,6 +159,30 @@ export async function addMark(
   });
 }
 
+/**
+ * Puts a corrected description in place of the one that is there, also of one that cannot be read. People's word was on the old one: it stays
+ * in the history and does not go over.
+ */
+export async function replaceDescription(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  version: number,
+  description: Description,
+): Promise<SavedDescription> {
+  const { id } = description;
+  const row = await trx('description').where({ workspace_id: workspaceId, id }).forUpdate().first();
+  if (!row) throw new NotHere();
+  if (row.version !== version)
+    throw new ChangedMeanwhile({
+      description: readDescription(id, row.document).description,
+      version: row.version,
+    });
+  return storeDescription(trx, workspaceId, { ...description, marks: [] }, version, {
+    before: { document: row.document },
+    after: { document: { ...description, marks: [] } },
+  });
+}
+
 /** Learns a kind's keys from steps that somebody recorded, from a version of the description. */
 export async function saveSteps(
   trx: Knex.Transaction,
@@ -140,7 +213,7 @@ function withStepsOf(description: Description, part: { recording: unknown; firmw
   return result.value;
 }
 
-/** Takes a mark back, or recorded steps, or a description that came in by file and that no device is of. */
+/** Takes a mark back, or recorded steps, or a replacement, or a description that came in by file and that no device is of. */
 export async function revertDescription(
   trx: Knex.Transaction,
   workspaceId: string,
@@ -149,9 +222,17 @@ export async function revertDescription(
   const at = { workspace_id: workspaceId, id: edit.aggregateId };
   const row = await trx('description').where(at).forUpdate().first();
   if (!row) throw new NotHere();
-  const now = DescriptionSchema.parse(row.document);
+  const replaced = z.object({ document: z.unknown() });
+  const asReplaced = [edit.before, edit.after].map((part) => replaced.safeParse(part).data?.document);
+  const now = readDescription(edit.aggregateId, row.document).description;
   const state = { description: now, version: row.version };
-  if (edit.before === null) {
+  if (asReplaced[0] !== undefined) {
+    // What was replaced comes back as it was, whether it can be read or not.
+    if (!isDeepStrictEqual(row.document, asReplaced[1])) throw new ChangedMeanwhile(state);
+    await trx('description')
+      .where(at)
+      .update({ document: JSON.stringify(asReplaced[0]), version: row.version + 1 });
+  } else if (edit.before === null) {
     const used = await trx('unit')
       .where({ workspace_id: workspaceId, description_id: edit.aggregateId })
       .first('id');
