@@ -63,7 +63,9 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   const field = async (title: string, from: string, to: string, lines: string) => {
     const task = page
       .locator('details')
-      .filter({ has: page.getByRole('textbox', { name: `Keys for ${title}`, exact: true }) });
+      .filter({
+        has: page.getByRole('textbox', { name: `Keys for ${title}`, exact: true, includeHidden: true }),
+      });
     await task.locator('summary').click();
     await task.getByLabel(/^From/).fill(from);
     await task.getByLabel(/^To/).fill(to);
@@ -105,11 +107,13 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   const again = page.locator('details').filter({ hasText: 'Nothing is learnt from this' }).first();
   await again.getByLabel('Number you went to then').fill('52');
   await again.getByLabel('Number it stood on then').fill('52');
-  const tone = again
-    .locator('details')
-    .filter({
-      has: page.getByRole('textbox', { name: 'Keys for Transmit tone, the second time', exact: true }),
-    });
+  const tone = again.locator('details').filter({
+    has: page.getByRole('textbox', {
+      name: 'Keys for Transmit tone, the second time',
+      exact: true,
+      includeHidden: true,
+    }),
+  });
   await tone.locator('summary').click();
   await tone.getByLabel(/^From/).fill('82.5');
   await tone.getByLabel(/^To/).fill('131.8');
