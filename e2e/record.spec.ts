@@ -61,11 +61,9 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await expect(page.getByText(/^Not recorded yet, but needed by the plan: .*Transmit tone/)).toBeVisible();
 
   const field = async (title: string, from: string, to: string, lines: string) => {
-    const task = page
-      .locator('details')
-      .filter({
-        has: page.getByRole('textbox', { name: `Keys for ${title}`, exact: true, includeHidden: true }),
-      });
+    const task = page.locator('details').filter({
+      has: page.getByRole('textbox', { name: `Keys for ${title}`, exact: true, includeHidden: true }),
+    });
     await task.locator('summary').click();
     await task.getByLabel(/^From/).fill(from);
     await task.getByLabel(/^To/).fill(to);

@@ -1,3 +1,4 @@
+import { shapeFindings } from '@umbrex/core/formats';
 import { type Channel, ChannelSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
@@ -66,13 +67,14 @@ export async function addChannel(
   trx: Knex.Transaction,
   workspaceId: string,
   planId: string,
-  channel: Channel,
+  given: Channel,
 ): Promise<SavedChannel> {
   const plan = await trx('plan')
     .where({ id: planId, workspace_id: workspaceId, deleted_at: null })
     .forUpdate()
     .first();
   if (!plan) throw new NotHere();
+  const channel = checked(given);
   needGroup(plan.groups, channel);
   const there = await trx('channel').where({ id: channel.id }).first();
   if (there) {
@@ -81,6 +83,7 @@ export async function addChannel(
     if (!same) throw new ChangedMeanwhile(there.workspace_id === workspaceId ? stateOf(there) : null);
     return { channel, version: there.version, editId: null };
   }
+  await needRoom(trx, planId);
   const last = await trx('channel').where({ plan_id: planId }).max('position as position').first();
   await trx('channel').insert({
     ...channelRow(channel),
@@ -104,11 +107,13 @@ export async function saveChannel(
   workspaceId: string,
   id: string,
   version: number,
-  channel: Channel,
+  given: Channel,
   undoes: string | null = null,
 ): Promise<SavedChannel> {
+  const channel = checked(given);
+  // The plan is held first, so that no group goes while a channel comes into it.
+  const plan = await planOf(trx, workspaceId, id, 'share');
   const row = await lockChannel(trx, workspaceId, id, version);
-  const plan = await trx('plan').where({ id: row.plan_id }).first();
   needGroup(plan.groups, channel);
   const before = channelFromRow(row);
   if (sameChannel(before, channel)) return { channel, version, editId: null };
@@ -132,6 +137,7 @@ export async function deleteChannel(
   version: number,
   undoes: string | null = null,
 ): Promise<{ editId: string }> {
+  await planOf(trx, workspaceId, id, 'change');
   const row = await lockChannel(trx, workspaceId, id, version);
   await trx('channel')
     .where({ id })
@@ -148,18 +154,25 @@ export async function deleteChannel(
   };
 }
 
-/** Brings a deleted channel back where it stood. */
+/** Brings a deleted channel back where it stood; where its group is gone, into the plan's first one. */
 export async function restoreChannel(
   trx: Knex.Transaction,
   workspaceId: string,
-  channel: Channel,
+  was: Channel,
   undoes: string,
 ): Promise<SavedChannel> {
+  const plan = await planOf(trx, workspaceId, was.id, 'change');
+  const groups = plan.groups as readonly { id: string }[];
+  const hasGroup = groups.some(({ id }) => id === was.groupId);
+  const channel = hasGroup ? was : { ...was, groupId: groups[0]?.id ?? was.groupId };
   const row = await trx('channel').where({ id: channel.id, workspace_id: workspaceId }).forUpdate().first();
   if (!row) throw new NotHere();
   if (row.deleted_at === null) throw new ChangedMeanwhile(stateOf(row));
   const version = row.version + 1;
-  await trx('channel').where({ id: channel.id }).update({ deleted_at: null, version });
+  await needRoom(trx, row.plan_id);
+  await trx('channel')
+    .where({ id: channel.id })
+    .update({ deleted_at: null, version, group_id: channel.groupId });
   await trx('plan').where({ id: row.plan_id }).increment('version', 1);
   const editId = await recordEdit(
     trx,
@@ -168,6 +181,37 @@ export async function restoreChannel(
     undoes,
   );
   return { channel, version, editId };
+}
+
+/** As many channels as a plan has at most; one more and it could not be read again. */
+const MOST_CHANNELS = 2000;
+
+async function needRoom(trx: Knex.Transaction, planId: string): Promise<void> {
+  const row = await trx('channel').where({ plan_id: planId, deleted_at: null }).count('* as n').first();
+  if (Number(row?.n ?? 0) >= MOST_CHANNELS)
+    throw new BadInput([
+      {
+        code: 'document-shape',
+        severity: 'error',
+        path: '/channels',
+        detail: `a plan has ${MOST_CHANNELS} channels at most`,
+      },
+    ]);
+}
+
+/** The plan of a channel, held: to share while its groups must stay as they are, or for a change of its own. */
+async function planOf(trx: Knex.Transaction, workspaceId: string, id: string, how: 'share' | 'change') {
+  const at = await trx('channel').where({ id, workspace_id: workspaceId }).first('plan_id');
+  if (!at) throw new NotHere();
+  const plan = trx('plan').where({ id: at.plan_id });
+  return (how === 'share' ? plan.forShare() : plan.forUpdate()).first();
+}
+
+/** A channel as it may be kept, also one that was put together here. @throws BadInput at the path of what may not */
+function checked(channel: Channel): Channel {
+  const parsed = ChannelSchema.safeParse(channel);
+  if (!parsed.success) throw new BadInput(shapeFindings(parsed.error));
+  return parsed.data;
 }
 
 /** The version a channel has now; for undo, which works on what is there. */

@@ -1,3 +1,4 @@
+import { shapeFindings } from '@umbrex/core/formats';
 import {
   type Net,
   NetSchema,
@@ -10,8 +11,9 @@ import {
 } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import type { z } from 'zod';
-import { ChangedMeanwhile, NotHere } from '../problem';
+import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
 import { recordEdit } from './edits';
+import { releaseUnits } from './units';
 
 interface Documents {
   person: Person;
@@ -40,6 +42,12 @@ export interface Saved<T> extends Held<T> {
 
 const parse = <K extends DocumentKind>(kind: K, document: unknown): Documents[K] =>
   DOCUMENT_SCHEMAS[kind].parse(document);
+/** A value as it may be kept, also one that was put together here. @throws BadInput at the path of what may not */
+function checked<K extends DocumentKind>(kind: K, value: Documents[K]): Documents[K] {
+  const parsed = DOCUMENT_SCHEMAS[kind].safeParse(value);
+  if (!parsed.success) throw new BadInput(shapeFindings(parsed.error));
+  return parsed.data;
+}
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** All of a kind in a workspace, by name. */
@@ -60,8 +68,10 @@ export async function addDocument<K extends DocumentKind>(
   trx: Knex.Transaction,
   kind: K,
   workspaceId: string,
-  value: Documents[K],
+  given: Documents[K],
 ): Promise<Saved<Documents[K]>> {
+  const value = checked(kind, given);
+  await needTeams(trx, workspaceId, value, null);
   const there = await trx(kind).where({ id: value.id }).first();
   if (there) {
     const alike =
@@ -85,10 +95,12 @@ export async function saveDocument<K extends DocumentKind>(
   kind: K,
   workspaceId: string,
   version: number,
-  value: Documents[K],
+  given: Documents[K],
 ): Promise<Saved<Documents[K]>> {
+  const value = checked(kind, given);
   const row = await lock(trx, kind, workspaceId, value.id, version);
   const before = parse(kind, row.document);
+  await needTeams(trx, workspaceId, value, before);
   if (same(before, value)) return { value, version, editId: null };
   await trx(kind)
     .where({ id: value.id })
@@ -97,7 +109,7 @@ export async function saveDocument<K extends DocumentKind>(
   return { value, version: version + 1, editId };
 }
 
-/** Takes one away; it can be brought back by undoing the edit. */
+/** Takes one away; it can be brought back by undoing the edit. The sets that a person held are then nobody's, each by an edit of its own. */
 export async function deleteDocument(
   trx: Knex.Transaction,
   kind: DocumentKind,
@@ -109,6 +121,7 @@ export async function deleteDocument(
   await trx(kind)
     .where({ id })
     .update({ deleted_at: trx.fn.now(), version: version + 1 });
+  if (kind === 'person') await releaseUnits(trx, workspaceId, id);
   const before = parse(kind, row.document);
   return { editId: await recordEdit(trx, workspaceId, { kind, aggregateId: id, before, after: null }) };
 }
@@ -132,6 +145,7 @@ export async function revertDocument(
   await trx(kind)
     .where({ id })
     .update({ ...change, version: row.version + 1 });
+  if (kind === 'person' && !before) await releaseUnits(trx, workspaceId, id);
   await recordEdit(trx, workspaceId, { kind, aggregateId: id, before: after, after: before }, edit.id);
 }
 
@@ -162,6 +176,35 @@ export async function lockDocuments<K extends DocumentKind>(
     .orderBy('id')
     .forUpdate();
   return new Map(rows.map((row) => [row.id, parse(kind, row.document)]));
+}
+
+/** @throws BadInput when a person comes into a team that is not there; one that they were in before may have gone meanwhile */
+async function needTeams(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  value: Documents[DocumentKind],
+  before: Documents[DocumentKind] | null,
+): Promise<void> {
+  if (!('teamIds' in value)) return;
+  const had = new Set(before && 'teamIds' in before ? before.teamIds : []);
+  const wanted = value.teamIds.filter((id) => !had.has(id));
+  if (wanted.length === 0) return;
+  const there = await trx('team')
+    .whereIn('id', wanted)
+    .andWhere({ workspace_id: workspaceId, deleted_at: null })
+    .forShare()
+    .select('id');
+  const missing = wanted.find((id) => !there.some((row) => row.id === id));
+  if (missing !== undefined)
+    throw new BadInput([
+      {
+        code: 'dangling-reference',
+        severity: 'error',
+        path: `/value/teamIds/${value.teamIds.indexOf(missing)}`,
+        what: 'team',
+        id: missing,
+      },
+    ]);
 }
 
 /** @throws NotHere when somebody is named who is not in this workspace's roster; nobody is fine */

@@ -1,8 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { withFreshIds } from '@umbrex/core/formats';
-import { headOf, PLAN_FORMAT, type Plan, type PlanHead, PlanSchema } from '@umbrex/core/model';
+import { shapeFindings, withFreshIds } from '@umbrex/core/formats';
+import {
+  headOf,
+  PLAN_FORMAT,
+  type Plan,
+  type PlanHead,
+  PlanHeadSchema,
+  PlanSchema,
+} from '@umbrex/core/model';
 import type { Knex } from 'knex';
-import { ChangedMeanwhile, NotHere } from '../problem';
+import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
 import { channelFromRow, channelRow } from './channels';
 import { recordEdit } from './edits';
 
@@ -109,13 +116,8 @@ export async function deletePlan(
   planId: string,
   version: number,
 ): Promise<string> {
+  await needAnotherPlan(trx, workspaceId, planId);
   const { plan } = await lockPlan(trx, workspaceId, planId, version);
-  const others = await trx('plan')
-    .where({ workspace_id: workspaceId, deleted_at: null })
-    .whereNot({ id: planId })
-    .first('id');
-  // Everything here stands beside a plan: the last one stays.
-  if (!others) throw new ChangedMeanwhile({ last: 'plan' });
   await trx('plan')
     .where({ id: planId })
     .update({ deleted_at: trx.fn.now(), version: version + 1 });
@@ -127,6 +129,16 @@ export async function deletePlan(
   });
 }
 
+/** Everything here stands beside a plan: the last one stays, also when two would go at once. @throws ChangedMeanwhile */
+async function needAnotherPlan(trx: Knex.Transaction, workspaceId: string, planId: string): Promise<void> {
+  await trx('workspace').where({ id: workspaceId }).forUpdate().first('id');
+  const others = await trx('plan')
+    .where({ workspace_id: workspaceId, deleted_at: null })
+    .whereNot({ id: planId })
+    .first('id');
+  if (!others) throw new ChangedMeanwhile({ last: 'plan' });
+}
+
 /** Brings a deleted plan back, or takes one away that came in by file. */
 export async function revertPlan(
   trx: Knex.Transaction,
@@ -135,6 +147,7 @@ export async function revertPlan(
   restore: boolean,
   undoes: string,
 ): Promise<void> {
+  if (!restore) await needAnotherPlan(trx, workspaceId, planId);
   const row = await trx('plan').where({ id: planId, workspace_id: workspaceId }).forUpdate().first();
   if (!row) throw new NotHere();
   if ((row.deleted_at === null) === restore) throw new ChangedMeanwhile(null);
@@ -161,9 +174,12 @@ export async function savePlanHead(
   workspaceId: string,
   planId: string,
   version: number,
-  head: PlanHead,
+  given: PlanHead,
   undoes: string | null = null,
 ): Promise<string> {
+  const parsed = PlanHeadSchema.safeParse(given);
+  if (!parsed.success) throw new BadInput(shapeFindings(parsed.error));
+  const head = parsed.data;
   const state = await lockPlan(trx, workspaceId, planId, version);
   const kept = new Set(head.groups.map((group) => group.id));
   if (state.plan.channels.some((channel) => !kept.has(channel.groupId))) throw new ChangedMeanwhile(state);

@@ -121,11 +121,37 @@ export async function revertUnit(
   const now = row.deleted_at === null ? fromRow(row) : null;
   if (JSON.stringify(now) !== JSON.stringify(after))
     throw new ChangedMeanwhile({ unit: now, version: row.version });
-  const values = before ? { ...toRow(before), deleted_at: null } : { deleted_at: trx.fn.now() };
+  // Whoever held it then may be gone.
+  const isHeld = before?.personId != null && (await isThere(trx, workspaceId, before.personId));
+  const back = before && !isHeld ? { ...before, personId: null } : before;
+  const values = back ? { ...toRow(back), deleted_at: null } : { deleted_at: trx.fn.now() };
   await trx('unit')
     .where({ id })
     .update({ ...values, version: row.version + 1 });
-  await recordEdit(trx, workspaceId, { kind: 'unit', aggregateId: id, before: after, after: before }, undoes);
+  await recordEdit(trx, workspaceId, { kind: 'unit', aggregateId: id, before: after, after: back }, undoes);
+}
+
+/** The sets of a person who goes are nobody's from then on; each keeps the name it was held under. */
+export async function releaseUnits(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  personId: string,
+): Promise<void> {
+  const rows = await trx('unit')
+    .where({ workspace_id: workspaceId, person_id: personId, deleted_at: null })
+    .orderBy('id')
+    .forUpdate();
+  for (const row of rows) {
+    const before = fromRow(row);
+    await saveUnit(trx, workspaceId, before.id, row.version, { ...before, personId: null });
+  }
+}
+
+async function isThere(trx: Knex.Transaction, workspaceId: string, personId: string): Promise<boolean> {
+  const row = await trx('person')
+    .where({ workspace_id: workspaceId, id: personId, deleted_at: null })
+    .first('id');
+  return row !== undefined;
 }
 
 async function lockUnit(trx: Knex.Transaction, workspaceId: string, id: string, version: number) {
@@ -147,8 +173,6 @@ async function needParts(trx: Knex.Transaction, workspaceId: string, unit: Unit)
     .first('id');
   if (!kind) throw missing('/unit/descriptionId', 'description', unit.descriptionId);
   if (unit.personId === null) return;
-  const person = await trx('person')
-    .where({ workspace_id: workspaceId, id: unit.personId, deleted_at: null })
-    .first('id');
-  if (!person) throw missing('/unit/personId', 'person', unit.personId);
+  if (!(await isThere(trx, workspaceId, unit.personId)))
+    throw missing('/unit/personId', 'person', unit.personId);
 }
