@@ -39,3 +39,30 @@ test('my radio: a pattern, a few questions that count, the outcome at once, and 
   await expect(page.getByRole('heading', { name: 'What to set' })).toBeVisible();
   await expect(page.getByText('Tone you send').first()).toBeVisible();
 });
+
+test('a description with an id that is there is put in its place, once one says so, and undone', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  const kind = await (await page.request.get('/api/descriptions/plain-handheld')).json();
+  const file = {
+    name: 'mended.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ ...kind, title: 'Plain set, mended' })),
+  };
+  await open(page, `${path}/devices`);
+  const bring = page.getByLabel('Bring in a description file');
+  await bring.setInputFiles(file);
+  await expect(page.getByText(/has the same id, plain-handheld, and \d+ sets are of it\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the old one' }).click();
+  await expect(page.getByText(/has the same id/)).toHaveCount(0);
+  await bring.setInputFiles(file);
+  await page.getByRole('button', { name: 'Put it in its place' }).click();
+  await expect(page.getByRole('heading', { name: /^Plain set, mended/ })).toBeVisible();
+  await open(page, `${path}/history`);
+  const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  expect((await undone).status()).toBe(200);
+  await open(page, `${path}/devices`);
+  await expect(page.getByRole('heading', { name: /^Plain set, mended/ })).toHaveCount(0);
+});

@@ -13,6 +13,7 @@ import { shippedDescriptions } from '../../devices/read';
 import { notLooked } from '../src/islands/StartChoice/useUnitChoice';
 import { trialText } from '../src/messages/alerts';
 import { contentBrief, scanBrief } from '../src/messages/contents';
+import { editText } from '../src/messages/edits';
 import { findingText } from '../src/messages/findings';
 import { WAY_TEXT } from '../src/messages/ways';
 
@@ -137,5 +138,16 @@ describe('how a sheet begins', () => {
       { ...bare, holds: { ...bare.holds, places: [{ number: 1, values: null }] } },
     ].map((unit, version) => ({ unit, version }));
     expect(notLooked(sets)).toEqual([{ unit: bare, version: 0 }]);
+  });
+});
+
+describe('what an edit was', () => {
+  it('a description that was replaced is said with what is other in it, and not written out', () => {
+    const document = { id: 'x', title: 'Old', fields: [1], keys: { a: 'A' } };
+    const after = { document: { ...document, title: 'New', fields: [2] } };
+    expect(editText({ kind: 'description', before: { document }, after })).toEqual({
+      what: 'put another description of the kind of device “New” in the place of the old one',
+      changes: ['other in it: title, fields'],
+    });
   });
 });

@@ -77,6 +77,12 @@ export function editText(edit: { kind: string; before: unknown; after: unknown }
   const called = name ? ` “${name}”` : '';
   if (before === null) return { what: `added the ${kind}${called}`, changes: [] };
   if (after === null) return { what: `deleted the ${kind}${called}`, changes: [] };
+  const [old, other] = [before.document, after.document] as [Shape, Shape];
+  if (old && other)
+    return {
+      what: `put another description of the ${kind} “${String(other.title ?? '')}” in the place of the old one`,
+      changes: [`other in it: ${fieldsThatDiffer(old, other).map(fieldName).join(', ') || 'nothing'}`],
+    };
   const changes = fieldsThatDiffer(before, after).map(
     (key) => `${fieldName(key)}: ${shown(key, before[key])} → ${shown(key, after[key])}`,
   );

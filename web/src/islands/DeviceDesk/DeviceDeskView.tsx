@@ -332,7 +332,7 @@ function TakeIn({
       {replacing && (
         <div role="alert" className="finding mt-3" data-severity="warning">
           <p className="font-semibold">
-            {replacing.title} is in the list already
+            {replacing.title} has the same id, {replacing.id}
             {replacing.sets === 0
               ? '.'
               : replacing.sets === 1

@@ -152,8 +152,11 @@ export function useDeviceDesk(initial: Initial) {
         ]);
       else if (error instanceof Refusal && error.findings.length > 0) setImportFindings(error.findings);
       else if (error instanceof Refusal && error.status === 409) {
-        const { id = '', title = '' } = document as { id?: string; title?: string };
-        const { version } = error.current as { version: number };
+        const { version, description } = error.current as {
+          version: number;
+          description: { id: string; title: string };
+        };
+        const { id, title } = description;
         const sets = units.filter(({ unit }) => unit.descriptionId === id).length;
         setReplacing({ id, title, document, version, sets });
       } else $notice.set({ text: failureText(error), kind: 'failed' });

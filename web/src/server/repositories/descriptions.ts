@@ -96,7 +96,11 @@ export async function addDescription(
     .where({ workspace_id: workspaceId, id: description.id })
     .forUpdate()
     .first();
-  if (there) throw new ChangedMeanwhile({ description: there.document, version: there.version });
+  if (there)
+    throw new ChangedMeanwhile({
+      description: readDescription(description.id, there.document).description,
+      version: there.version,
+    });
   await trx('description').insert({
     workspace_id: workspaceId,
     id: description.id,
