@@ -5,7 +5,6 @@ import {
   factoryMemory,
   type Holds,
   isForChannels,
-  isOnAir,
   type ListItem,
   type Memory,
   type Slot,
@@ -85,7 +84,7 @@ export function fitDevice(
     hiddenOn: new Set(slots.flatMap((slot) => (slot.fixed?.hiddenTone ? [slot.fixed.receiveHz] : []))),
     freeSlots,
     filled: new Map(
-      [...holding].map(([number, content]) => [number, isOnAir(content) ? content.receiveHz : null]),
+      [...holding].map(([number, content]) => [number, 'receiveHz' in content ? content.receiveHz : null]),
     ),
     holding,
     lists: writtenLists(description),

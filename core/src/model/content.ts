@@ -63,6 +63,8 @@ export interface TextContent {
 /** The place is filled, and what decides where it listens or sends is not known. */
 export interface UnseenContent {
   readonly kind: 'unseen';
+  /** Where it listens, if that is known and only where it sends is not. */
+  readonly receiveHz?: number;
 }
 
 /** Whether a place listens to a frequency that is known. */

@@ -61,13 +61,14 @@ function readChannel(
   let offsetHz = 0;
   let enteredHz: number | undefined;
   let forbidden = false;
+  let isUnseen = false;
   const content: Gathered = {};
   const tones: Tones = {};
   let mode: ToneMode | undefined;
   for (const field of description.fields) {
     const value = values[field.id];
     if (value === undefined) {
-      if (!slot.fixed && DECIDE.has(field.holds) && isOf(slot.region, field)) return { kind: 'unseen' };
+      isUnseen ||= !slot.fixed && DECIDE.has(field.holds) && isOf(slot.region, field);
       continue;
     }
     const meaning = meaningOf(lists, field, value);
@@ -128,6 +129,7 @@ function readChannel(
     }
   }
   if (receiveHz === undefined) return { kind: 'unseen' };
+  if (isUnseen) return { kind: 'unseen', receiveHz };
   const { powerW, ...heard } = content;
   if (slot.region.towers) return { ...heard, kind: 'network', receiveHz };
   const isModal = description.fields.some((field) => field.holds === 'toneMode' && isOf(slot.region, field));

@@ -36,6 +36,13 @@ describe('what a set holds now', () => {
     // Its name is another one, so it is still looked at first.
     expect(toAccept).toEqual([47]);
   });
+  it('is kept in use also where only its frequency was read, and the rest of the set is not known', () => {
+    const own: HeldPlace = { number: 47, values: { rx: 155_340_000 } };
+    const holds = { ...read([own]), rest: 'unknown' as const };
+    const { fit, proof } = prepare(plan([dispatch]), PAGE, { keeps: [], accepts: [], holds });
+    expect(fit.cells[0]?.slot?.number).toBe(47);
+    expect(proof.firstDifference).toBeNull();
+  });
   it('goes only when somebody has let it go; the sheet then proves itself from what was there', () => {
     const full = PAGE.regions.find(({ id }) => id === 'own');
     if (!full) throw new Error('no own region');

@@ -7,7 +7,9 @@ import { toneWords } from './tones';
 export function contentBrief(content: SlotContent): string {
   switch (content.kind) {
     case 'unseen':
-      return 'something nobody has looked at';
+      return content.receiveHz === undefined
+        ? 'something nobody has looked at'
+        : `${mhzText(content.receiveHz)}, where it sends nobody has looked`;
     case 'area':
       return `area ${content.areaCode}`;
     case 'id':
