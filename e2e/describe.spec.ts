@@ -63,6 +63,7 @@ test('a description with an id that is there is put in its place, once one says 
   const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   expect((await undone).status()).toBe(200);
+  await expect(page.getByText('undoing an edit').first()).toBeVisible();
   await open(page, `${path}/devices`);
   await expect(page.getByRole('heading', { name: /^Plain set, mended/ })).toHaveCount(0);
 });

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
 import { mkdtempSync } from 'node:fs';
+import { type AddressInfo, connect, createServer, type Socket } from 'node:net';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { Fleet, type Served } from '../scripts/fleet';
@@ -94,6 +96,55 @@ test('what one server writes, a browser at another hears of, without what it is'
   // A server that is asked to end does not wait for the stream.
   expect(await reader.stop()).toBe(0);
   await writer.stop();
+});
+
+test('while the database is away a page says so, and goes on by itself when it is back', async ({
+  browser,
+}) => {
+  const url = new URL(fleet.databaseUrl);
+  const sockets = new Set<Socket>();
+  let isAway = false;
+  // A wire to the database that can be cut.
+  const wire = createServer((near) => {
+    if (isAway) {
+      near.destroy();
+      return;
+    }
+    const far = connect(Number(url.port), url.hostname);
+    for (const socket of [near, far]) {
+      sockets.add(socket);
+      socket.on('error', () => undefined);
+      socket.on('close', () => {
+        near.destroy();
+        far.destroy();
+      });
+    }
+    near.pipe(far).pipe(near);
+  }).listen(0, '127.0.0.1');
+  await once(wire, 'listening');
+  const through = new URL(url);
+  through.hostname = '127.0.0.1';
+  through.port = String((wire.address() as AddressInfo).port);
+  const served = await fleet.serve({ DATABASE_URL: through.href });
+  await served.signIn();
+  const context = await browser.newContext({ baseURL: served.url });
+  const page = await context.newPage();
+  await page.goto('/sign-in');
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  isAway = true;
+  for (const socket of sockets) socket.destroy();
+  const answer = await page.goto('/sign-in');
+  expect(answer?.status()).toBe(503);
+  await expect(page.getByRole('heading', { name: 'The database does not answer' })).toBeVisible();
+  const refused = await served.call('POST', '/api/people', { value: { id: randomUUID(), name: 'Not kept' } });
+  expect(refused.status).toBe(503);
+  isAway = false;
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible({ timeout: 30_000 });
+  expect((await served.call('GET', '/api/plans')).status).toBe(200);
+  await context.close();
+  await served.stop();
+  for (const socket of sockets) socket.destroy();
+  wire.close();
 });
 
 test('killed 50 times while it writes: every edit it acknowledged is there, and no import is half there', async () => {

@@ -152,6 +152,7 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   expect((await undone).status()).toBe(200);
+  await expect(page.getByText('undoing an edit').first()).toBeVisible();
   await open(page, `${path}/devices`);
   await expect(kind.getByRole('link', { name: 'Record its steps once' })).toBeVisible();
   await page.request.delete(`/api/units/${unit.id}`, { data: { version: 1 } });

@@ -4,6 +4,8 @@ import { admit } from './server/auth/admit';
 import { log } from './server/log';
 import { Forbidden, isUnreachable, SignInNeeded } from './server/problem';
 
+const UNREACHABLE = '/unreachable';
+
 /** Security headers on every answer. The content policy comes from Astro, which knows the hashes of its start-up scripts. */
 export const onRequest = defineMiddleware(async (context, next) => {
   const response = await answer(context, next);
@@ -29,8 +31,9 @@ export const onRequest = defineMiddleware(async (context, next) => {
 /** The page for those who may see it, the way to sign in for the others; where the database does not answer, the page that says so. */
 async function answer(context: APIContext, next: MiddlewareNext): Promise<Response> {
   try {
-    // Endpoints ask by themselves, and answer in their own form.
-    if (!context.routePattern.startsWith('/api/')) await admit(context);
+    // Endpoints ask by themselves, and answer in their own form; the page for a database that is away asks it nothing.
+    const asksNobody = context.routePattern.startsWith('/api/') || context.routePattern === UNREACHABLE;
+    if (!asksNobody) await admit(context);
     return await next();
   } catch (error) {
     if (error instanceof SignInNeeded) {
@@ -40,6 +43,6 @@ async function answer(context: APIContext, next: MiddlewareNext): Promise<Respon
     if (error instanceof Forbidden) return context.rewrite('/forbidden');
     if (!isUnreachable(error)) throw error;
     log.error({ err: error, path: context.url.pathname }, 'database unreachable');
-    return context.rewrite('/unreachable');
+    return context.rewrite(UNREACHABLE);
   }
 }

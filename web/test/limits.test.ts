@@ -108,6 +108,53 @@ describe('what is kept can be read again', () => {
   });
 });
 
+describe('equal requests at once', () => {
+  it('have one answer for all: what is there', async () => {
+    const planId = await ownPlan();
+    const { plan } = await stateOf(planId);
+    const channel = { ...(plan.channels[0] as Channel), id: randomUUID() };
+    const unit = {
+      id: randomUUID(),
+      descriptionId: 'pocket-radio',
+      nickname: 'Once',
+      holder: '',
+      serial: '',
+      firmware: 'A',
+    };
+    const value = { id: randomUUID(), name: 'Only once' };
+    const calls = {
+      channel: () => addChannel(planId, channel),
+      unit: () => send('POST', '/api/units', {}, { unit }),
+      person: () => send('POST', '/api/people', {}, { value }),
+      station: () =>
+        send('POST', '/api/stations', {}, { value: { ...value, id: channel.id, kind: 'repeater' } }),
+    };
+    for (const [what, call] of Object.entries(calls)) {
+      const answers = await Promise.all(Array.from({ length: 8 }, call));
+      expect(
+        answers.map(({ status }) => status),
+        what,
+      ).toEqual(Array(8).fill(201));
+      // One made it, the others found it there.
+      expect(
+        answers.filter(({ body }) => body.editId !== null),
+        what,
+      ).toHaveLength(1);
+    }
+  });
+  it('of two descriptions with one id at once one is refused', async () => {
+    const { body } = await send('GET', '/api/descriptions/[descriptionId]', {
+      descriptionId: 'pocket-radio',
+    });
+    const answers = await Promise.all(
+      ['One', 'Two', 'Three'].map((title) =>
+        send('POST', '/api/descriptions', {}, { ...body, id: 'at-once', title }),
+      ),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+  });
+});
+
 describe('groups come and go', () => {
   const alone = async () => {
     const planId = await ownPlan();

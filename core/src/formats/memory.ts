@@ -115,8 +115,11 @@ export function compareMemory(
         { number, label, title: '', wanted: '', has: there ? String(Object.values(there)[0] ?? '') : null },
       ];
     }
-    // Of an empty place nothing is there, also where the factory would put the same.
-    const missing = (was === 'empty' ? Object.keys(to) : fields).filter((id) => slot.settable.includes(id));
+    // Of an empty place nothing is there, also where the factory would put the same. A place of which one value is not understood counts
+    // as not known, but what came back as it shall be is no difference.
+    const missing = (was === 'empty' ? Object.keys(to) : fields).filter(
+      (id) => slot.settable.includes(id) && !(there && there[id] === shown(id, to[id] ?? '')),
+    );
     if (missing.length > 0) differing++;
     return missing.map((id) => ({
       number,

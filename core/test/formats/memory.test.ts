@@ -64,6 +64,15 @@ describe('a set’s memory as a file', () => {
       { number: first.number, title: 'Encode', has: 'D999X' },
     ]);
   });
+  it('a frequency that this kind of set cannot have is one difference, not the end of its place', () => {
+    const document = writeMemory(FLEET, wanted);
+    const [first, ...rest] = document.slots;
+    if (!first?.values) throw new Error('nothing in it');
+    const odd = { ...first, values: { ...first.values, rx: 1 } };
+    const { differences, same } = compareMemory(FLEET, wanted, { ...document, slots: [odd, ...rest] });
+    expect(differences).toMatchObject([{ number: first.number, title: 'Receive frequency', has: '1' }]);
+    expect(same).toBe(rest.length);
+  });
   it('of another kind of set, or no such file at all, is a finding at its path', () => {
     expect(compareMemory(shipped('bank-scanner'), wanted, writeMemory(FLEET, wanted)).findings).toMatchObject(
       [{ path: '/descriptionId' }],

@@ -89,14 +89,30 @@ export function openEndpoint<T>(
 /** Transactions in which PostgreSQL knows who writes, and from which of their tabs. */
 function writer(db: Knex, session: Session | undefined, { request }: APIContext): OpenCall<unknown>['write'] {
   const tab = request.headers.get('x-umbrex-tab')?.slice(0, 40) ?? '';
-  return (work) =>
-    db.transaction(async (trx) => {
-      await trx.raw(`select set_config('umbrex.account', ?, true), set_config('umbrex.tab', ?, true)`, [
-        session?.accountId ?? '',
-        tab,
-      ]);
-      return work(trx);
-    });
+  return async (work) => {
+    for (let tries = 1; ; tries++)
+      try {
+        return await db.transaction(async (trx) => {
+          await trx.raw(`select set_config('umbrex.account', ?, true), set_config('umbrex.tab', ?, true)`, [
+            session?.accountId ?? '',
+            tab,
+          ]);
+          return work(trx);
+        });
+      } catch (error) {
+        // Of two that came at once the other one was first: what it wrote is there now, and is answered to.
+        if (tries >= MOST_TRIES || !cameAtOnce(error)) throw error;
+      }
+  };
+}
+
+const MOST_TRIES = 4;
+
+/** A key that somebody else took meanwhile, or two transactions that waited for each other (PostgreSQL: 23505, 40001, 40P01). */
+function cameAtOnce(error: unknown): boolean {
+  return (
+    error instanceof Error && 'code' in error && ['23505', '40001', '40P01'].includes(String(error.code))
+  );
 }
 
 export function json(status: number, value: unknown): Response {
