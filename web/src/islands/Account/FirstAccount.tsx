@@ -7,16 +7,18 @@ import { useSend } from './useSend';
 interface Props {
   /** It is not made at the server’s own machine: the word that stands there is asked for. */
   asksWord?: boolean;
+  /** It is all of its page, which has its title already. */
+  isAlone?: boolean;
 }
 
 /** The first account of a machine that was one’s own until then. */
-export function FirstAccount({ asksWord = false }: Props) {
+export function FirstAccount({ asksWord = false, isAlone = false }: Props) {
   const [form, setForm] = useState({ workspaceName: '', name: '', login: '', password: '', word: '' });
   const { fault, send } = useSend();
   const set = (part: Partial<typeof form>) => setForm((now) => ({ ...now, ...part }));
   return (
     <form
-      className="max-w-xl space-y-3 px-5 py-4 max-md:px-3"
+      className={isAlone ? 'space-y-3' : 'max-w-xl space-y-3 px-5 py-4 max-md:px-3'}
       onSubmit={(event) => {
         event.preventDefault();
         void send(async () => {
@@ -25,7 +27,7 @@ export function FirstAccount({ asksWord = false }: Props) {
         });
       }}
     >
-      <h1 className="text-xl font-bold">The first account</h1>
+      {!isAlone && <h1 className="text-xl font-bold">The first account</h1>}
       <p className="max-w-prose">
         {asksWord
           ? 'Nobody has an account here yet. Who makes the first one may do everything, so it takes the word that was printed where the server was started.'
