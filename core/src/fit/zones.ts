@@ -1,5 +1,5 @@
 import { valuesOnceUsed } from '../memory/index';
-import { type AirContent, type Channel, isOnAir, type Plan, type Region, type Slot } from '../model/index';
+import { awaitedTone, type Channel, isOnAir, type Plan, type Region, type Slot } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './image';
 import type { Judgement } from './judge';
@@ -52,11 +52,8 @@ export function isThere({ contentAt }: Judgement, slot: Slot, holding: FitDevice
   const now = holding.get(slot.number);
   const wanted = now && contentAt(slot);
   if (!wanted || !isOnAir(now) || now.receiveHz !== wanted.receiveHz) return false;
-  return waitsFor(now) === waitsFor(wanted);
+  return awaitedTone(now) === awaitedTone(wanted);
 }
-
-/** The tone that a place waits for; a tower has none. */
-const waitsFor = (content: AirContent) => (content.kind === 'channel' ? content.receiveTone : undefined);
 
 const isDeaf = (slot: Slot | undefined) => slot !== undefined && isReceiveOnly(slot);
 

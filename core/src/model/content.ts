@@ -72,6 +72,11 @@ export function isOnAir(content: SlotContent): content is AirContent {
   return content.kind === 'channel' || content.kind === 'network';
 }
 
+/** The tone that a place waits for before it lets anything through; a network's own signalling is none. */
+export function awaitedTone(content: AirContent): ToneText {
+  return (content.kind === 'channel' ? content.receiveTone : undefined) ?? 'off';
+}
+
 /** What two places are held against each other by, beside what they are called and what a scan makes of them. */
 const ON_AIR = ['receiveHz', 'bandwidth', 'modulation'] as const satisfies readonly (keyof Heard)[];
 const OF_CHANNEL = [

@@ -59,7 +59,31 @@ export const RecordingSchema = z.strictObject({
 });
 export type Recording = z.infer<typeof RecordingSchema>;
 
-/** How many tasks of a second recording what was learnt from the first one was tried on. */
-export function triedOn({ again }: Recording): number {
-  return again ? Math.min(again.place.length, 1) + again.fields.length + again.settings.length : 0;
+/**
+ * How many tasks of a second recording what was learnt from the first one was tried on. One that was done in the same way both times shows
+ * nothing new, and does not count.
+ */
+export function triedOn({ again, ...first }: Recording): number {
+  if (!again) return 0;
+  const isNew = (task: Task, known: Task | undefined) => task.from !== known?.from || task.to !== known.to;
+  const fields = again.fields.filter((task) =>
+    isNew(
+      task,
+      first.fields.find(({ field }) => field === task.field),
+    ),
+  );
+  const settings = again.settings.filter((task) =>
+    isNew(
+      task,
+      first.settings.find(({ setting }) => setting === task.setting),
+    ),
+  );
+  const isElsewhere = again.number !== first.number || again.startNumber !== first.startNumber;
+  const places = again.place.length > 0 && isElsewhere ? 1 : 0;
+  return places + fields.length + settings.length;
+}
+
+interface Task {
+  readonly from: string;
+  readonly to: string;
 }

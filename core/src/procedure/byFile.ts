@@ -1,8 +1,7 @@
 import type { Finding } from '../findings/index';
-import { diff, firstDifference, isWhollyKnown, type Wanted, withWanted } from '../memory/index';
+import { diff, type Wanted } from '../memory/index';
 import { type Description, isLoadedByProgram, type Memory } from '../model/index';
-import { loadByFile } from './cable';
-import { beginnings, TRIES_UNKNOWN } from './proof';
+import { tryFile } from './proof';
 
 /** A kind of set as a program sees it that loads it by cable: what can be set is what its file carries. */
 export function asLoadedByCable(description: Description): Description {
@@ -33,12 +32,6 @@ export function offerFile(description: Description, now: Memory, wanted: Wanted)
   );
   const byKeys = description.fields.flatMap(({ id, title }) => (missing.has(id) ? [title] : []));
   if (byKeys.length > 0) return { proven: false, firstDifference: null, byKeys };
-  const tries = isWhollyKnown(description, now) ? 1 : TRIES_UNKNOWN;
-  let difference: Finding | null = null;
-  for (const { memory } of beginnings(byCable, now, tries)) {
-    const loaded = loadByFile(byCable, memory, wanted);
-    difference ??=
-      loaded.refused ?? firstDifference(byCable, withWanted(byCable, memory, wanted), loaded.memory);
-  }
+  const { difference } = tryFile(byCable, now, wanted);
   return { proven: difference === null, firstDifference: difference, byKeys };
 }

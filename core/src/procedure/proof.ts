@@ -128,6 +128,23 @@ export function beginnings(
 
 /** A set that a program loads: its data file is sent to virtual ones, read back, and compared in the same way. */
 function proveByFile(description: Description, now: Memory, wanted: Wanted, sheet: Sheet): Proof {
+  const { difference, tried } = tryFile(description, now, wanted);
+  return {
+    ...NOT_REPLAYED,
+    proven: difference === null,
+    slowToo: difference === null,
+    firstDifference: difference,
+    findings: sheet.findings,
+    tried,
+  };
+}
+
+/** What a data file comes to on virtual sets that agree with what is known of this one: the first difference, if there is any. */
+export function tryFile(
+  description: Description,
+  now: Memory,
+  wanted: Wanted,
+): { readonly difference: Finding | null; readonly tried: number } {
   const tries = isWhollyKnown(description, now) ? 1 : TRIES_UNKNOWN;
   const begun = beginnings(description, now, tries);
   let difference: Finding | null = null;
@@ -137,14 +154,7 @@ function proveByFile(description: Description, now: Memory, wanted: Wanted, shee
       loaded.refused ?? firstDifference(description, withWanted(description, memory, wanted), loaded.memory);
     if (difference) break;
   }
-  return {
-    ...NOT_REPLAYED,
-    proven: difference === null,
-    slowToo: difference === null,
-    firstDifference: difference,
-    findings: sheet.findings,
-    tried: begun.length,
-  };
+  return { difference, tried: begun.length };
 }
 
 /** What every display showed alike after each step. */

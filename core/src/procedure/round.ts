@@ -1,11 +1,4 @@
-import {
-  type AirContent,
-  type Description,
-  isOnAir,
-  type Slot,
-  type SlotContent,
-  type ToneText,
-} from '../model/index';
+import { type Description, isOnAir, type Slot, type SlotContent, type ToneText } from '../model/index';
 import { opens } from '../tones/index';
 
 /** Something on the air, on a virtual set's own clock: a frequency in hertz, the tone under it, from when to when. */
@@ -118,10 +111,6 @@ export class Round {
     this.caught.push({ number: stop.number, hz: stop.hz, atMs: nowMs });
   }
 }
-
-/** The tone that a place waits for before it lets anything through; a network's own signalling is none. */
-export const awaitedTone = (content: AirContent): ToneText =>
-  (content.kind === 'channel' ? content.receiveTone : undefined) ?? 'off';
 
 /** The places that a scan over a memory comes by, in the set's order: filled ones whose mark does not leave them out. */
 export function scanStops(

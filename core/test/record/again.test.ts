@@ -219,6 +219,16 @@ describe('the same done once more', () => {
     const once = { ...FIRST, fields: FIRST.fields.filter(({ field }) => field !== 'tone') };
     expect(findings({ ...once, again: AGAIN })).toEqual([['record-first-missing', '/again/fields/1/field']]);
   });
+  it('what was done in the same way both times shows nothing new, and does not count', () => {
+    const { startNumber, number, place, fields, settings } = FIRST;
+    const same = { startNumber, number, place, fields, settings };
+    expect(findings({ ...FIRST, again: same })).toEqual([]);
+    expect(triedOn({ ...FIRST, again: same })).toBe(0);
+    // One of its tasks with another value counts alone.
+    const [rx, ...rest] = AGAIN.fields as [(typeof AGAIN.fields)[0], ...typeof AGAIN.fields];
+    expect(rest).toHaveLength(2);
+    expect(triedOn({ ...FIRST, again: { ...same, fields: [rx, ...fields.slice(1)] } })).toBe(1);
+  });
   it('on the place that it stands on nothing leads there', () => {
     const here = { ...AGAIN, startNumber: 7, place: [] };
     expect(findings({ ...FIRST, again: here })).toEqual([]);

@@ -1,4 +1,5 @@
 import {
+  awaitedTone,
   type Behaviour,
   type Description,
   factoryMemory,
@@ -8,7 +9,7 @@ import {
 } from '../../model/index';
 import { holds, type Standing } from '../conditions';
 import type { KeyEvent } from '../events';
-import { awaitedTone, type Catch, type Signal, type Stop, scanStops } from '../round';
+import { type Catch, type Signal, type Stop, scanStops } from '../round';
 import { fillScreen, type ScreenLine, screenLine } from '../screen';
 import type { Emission } from '../sending';
 import { act } from './actions';
