@@ -1,4 +1,11 @@
-import { type Description, isOnAir, type Slot, type SlotContent, type ToneText } from '../model/index';
+import {
+  awaitedTone,
+  type Description,
+  isOnAir,
+  type Slot,
+  type SlotContent,
+  type ToneText,
+} from '../model/index';
 import { opens } from '../tones/index';
 
 /** Something on the air, on a virtual set's own clock: a frequency in hertz, the tone under it, from when to when. */
