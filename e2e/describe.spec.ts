@@ -1,4 +1,4 @@
-import { expect, open, planPath, test } from './support';
+import { expect, open, planPath, test, undoLast } from './support';
 
 test('my radio: a pattern, a few questions that count, the outcome at once, and a device of that kind with its card', async ({
   page,
@@ -59,11 +59,7 @@ test('a description with an id that is there is put in its place, once one says 
   await bring.setInputFiles(file);
   await page.getByRole('button', { name: 'Put it in its place' }).click();
   await expect(page.getByRole('heading', { name: /^Plain set, mended/ })).toBeVisible();
-  await open(page, `${path}/history`);
-  const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
-  await page.getByRole('button', { name: /^Undo/ }).first().click();
-  expect((await undone).status()).toBe(200);
-  await expect(page.getByText('undoing an edit').first()).toBeVisible();
+  await undoLast(page, path);
   await open(page, `${path}/devices`);
   await expect(page.getByRole('heading', { name: /^Plain set, mended/ })).toHaveCount(0);
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { axeFindings, COLOUR_RULES, expect, open, planPath, test } from './support';
+import { axeFindings, COLOUR_RULES, expect, open, planPath, test, undoLast } from './support';
 
 /** A kind of set whose keys nobody has described: what it can hold is known, how it is set is not. */
 function unkeyed() {
@@ -148,11 +148,7 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
   await expect(page.getByText('Type 462.6500.').first()).toBeVisible();
 
   // Taken back, the kind has no steps again, and its sheet is a card of values.
-  await open(page, `${path}/history`);
-  const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
-  await page.getByRole('button', { name: /^Undo/ }).first().click();
-  expect((await undone).status()).toBe(200);
-  await expect(page.getByText('undoing an edit').first()).toBeVisible();
+  await undoLast(page, path);
   await open(page, `${path}/devices`);
   await expect(kind.getByRole('link', { name: 'Record its steps once' })).toBeVisible();
   await page.request.delete(`/api/units/${unit.id}`, { data: { version: 1 } });

@@ -52,6 +52,15 @@ export const test = base.extend<{ role: DemoRole; signedIn: undefined; quiet: un
 });
 export { expect };
 
+/** Takes the last edit back, and waits until History says so. */
+export async function undoLast(page: Page, path: string): Promise<void> {
+  await open(page, `${path}/history`);
+  const undone = page.waitForResponse((answer) => answer.url().endsWith('/undo'));
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  expect((await undone).status()).toBe(200);
+  await expect(page.getByText('undoing an edit').first()).toBeVisible();
+}
+
 /** Opens a page and waits until its islands work. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path);

@@ -124,11 +124,11 @@ export function useDeviceDesk(initial: Initial) {
         ...(editId && { editId }),
       });
     } catch (error) {
-      const isStale = error instanceof Refusal && error.status === 409;
       $notice.set({
-        text: isStale
-          ? 'Somebody changed the plan meanwhile. Load the page again, look, and do it once more.'
-          : failureText(error),
+        text: failureText(
+          error,
+          'Somebody changed the plan meanwhile. Load the page again, look, and do it once more.',
+        ),
         kind: 'failed',
       });
     }
@@ -174,11 +174,8 @@ export function useDeviceDesk(initial: Initial) {
       setIsTaken(true);
       setImportFindings(findings);
     } catch (error) {
-      const isStale = error instanceof Refusal && error.status === 409;
       $notice.set({
-        text: isStale
-          ? 'Somebody changed this kind meanwhile. Bring your file in once more.'
-          : failureText(error),
+        text: failureText(error, 'Somebody changed this kind meanwhile. Bring your file in once more.'),
         kind: 'failed',
       });
     }

@@ -98,13 +98,20 @@ export function RecordDeskView(props: Props) {
         />
       ))}
       {props.named && (
-        <Task
-          title="Letters of the keys, where the name was tapped"
-          value={props.letters}
-          set={props.setLetters}
-          findings={at('/letters')}
-          sample={'2 ABC2\n3 DEF3'}
-        />
+        <>
+          <Task
+            title="Letters of the keys, where the name was tapped"
+            value={props.letters}
+            set={props.setLetters}
+            findings={[]}
+            sample={'2 ABC2\n3 DEF3'}
+          />
+          {at('/letters').length > 0 && (
+            <p className="finding text-[0.93rem]" data-severity="error" role="alert">
+              Write a key, a blank, and its letters in their order, as 2 ABC2; one key a line.
+            </p>
+          )}
+        </>
       )}
       <Again {...props} at={at} text={text} />
       <section className="rounded border border-base-300 bg-base-100 p-4" aria-live="polite">

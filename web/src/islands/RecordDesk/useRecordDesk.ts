@@ -11,7 +11,7 @@ import {
 } from '@umbrex/core/model';
 import { linesText, readLines, withRecordedSteps } from '@umbrex/core/record';
 import { useMemo, useState } from 'react';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 
 export interface RecordProps {
@@ -171,11 +171,11 @@ export function useRecordDesk({ plan, description, version, recording, me, today
       setSaved(next);
       $notice.set({ text: `The steps of the ${description.title} are saved.`, kind: 'done', editId });
     } catch (error) {
-      const isStale = error instanceof Refusal && error.status === 409;
       $notice.set({
-        text: isStale
-          ? 'Somebody changed this kind meanwhile. What you wrote stands here: keep a copy, load the page again, and compare.'
-          : failureText(error),
+        text: failureText(
+          error,
+          'Somebody changed this kind meanwhile. What you wrote stands here: keep a copy, load the page again, and compare.',
+        ),
         kind: 'failed',
       });
     }

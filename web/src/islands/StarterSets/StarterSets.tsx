@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 
 interface Props {
@@ -18,11 +18,11 @@ export function StarterSets({ planId, version, sets }: Props) {
       await call('POST', `/api/plans/${planId}/sets`, { set: chosen, version });
       window.location.assign(`/plans/${planId}`);
     } catch (error) {
-      const stale = error instanceof Refusal && error.status === 409;
       $notice.set({
-        text: stale
-          ? 'Somebody changed the plan meanwhile. Load this page again, then add the set.'
-          : failureText(error),
+        text: failureText(
+          error,
+          'Somebody changed the plan meanwhile. Load this page again, then add the set.',
+        ),
         kind: 'failed',
       });
       setBusy(false);

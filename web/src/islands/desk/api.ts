@@ -51,8 +51,9 @@ export async function call<T>(
   throw new Refusal(response.status, findings, current, error);
 }
 
-/** A sentence for an error that stopped an action. */
-export function failureText(error: unknown): string {
+/** A sentence for an error that stopped an action. @param stale what is said where somebody else was first */
+export function failureText(error: unknown, stale?: string): string {
+  if (stale !== undefined && error instanceof Refusal && error.status === 409) return stale;
   if (error instanceof NoAnswer)
     return 'The server does not answer. What you wrote is still here; try again.';
   if (error instanceof Refusal && error.status === 503)
