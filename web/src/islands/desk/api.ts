@@ -1,4 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
+import { findingText } from '../../messages/findings';
 
 /** What a server said no with: its status, findings, and the newer state where there is one. */
 export class Refusal extends Error {
@@ -64,6 +65,8 @@ export function failureText(error: unknown, stale?: string): string {
   if (error instanceof Refusal && error.status === 429) return 'Too often. Wait a while, then try again.';
   if (error instanceof Refusal && error.status === 404)
     return 'It is no longer there. Load the page again to see the newest state.';
+  const [finding] = error instanceof Refusal ? error.findings : [];
+  if (finding) return findingText(finding).what;
   if (error instanceof Refusal) return `The server refused it (${error.status}).`;
   return 'Something went wrong. Load the page again.';
 }
