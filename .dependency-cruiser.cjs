@@ -67,6 +67,12 @@ module.exports = {
       to: { path: '^web/src/(server|pages)/|^node_modules/(pg|knex|pino)/' },
     },
     {
+      name: 'contract-is-shared',
+      severity: 'error',
+      from: { path: '^web/src/contract/' },
+      to: { pathNot: '^(web/src/contract/|core/src/|node_modules/zod/)' },
+    },
+    {
       name: 'migrations-import-no-application',
       severity: 'error',
       from: { path: '^web/migrations/' },

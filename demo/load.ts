@@ -5,13 +5,12 @@ import { type Plan, UnitSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
-import type { Role } from '../web/src/server/auth/roles';
+import type { Role } from '../web/src/contract/roles';
 import { insertAccount, setRole } from '../web/src/server/repositories/accounts';
 import { addDescription } from '../web/src/server/repositories/descriptions';
-import { addDocument, DOCUMENT_SCHEMAS, type DocumentKind } from '../web/src/server/repositories/documents';
 import { insertPlan } from '../web/src/server/repositories/plans';
-import { addUnit } from '../web/src/server/repositories/units';
 import { emptyPlan, insertWorkspace } from '../web/src/server/repositories/workspaces';
+import { addThing } from '../web/src/server/store/store';
 
 const WORKSPACE_ID = '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b001';
 const here = (file: string) => readFileSync(fileURLToPath(new URL(file, import.meta.url)), 'utf8');
@@ -49,7 +48,7 @@ export async function ensureWorkspace(db: Knex, demo: boolean): Promise<void> {
     if (!demo) return;
     await loadRoster(trx);
     for (const unit of z.array(UnitSchema).parse(JSON.parse(here('./ostrel-units.json'))))
-      await addUnit(trx, WORKSPACE_ID, unit);
+      await addThing(trx, 'unit', WORKSPACE_ID, unit.id, unit);
   });
 }
 
@@ -57,14 +56,10 @@ export async function ensureWorkspace(db: Knex, demo: boolean): Promise<void> {
 async function loadRoster(trx: Knex.Transaction): Promise<void> {
   const { teams, people } = JSON.parse(here('./ostrel-people.json'));
   const { stations, nets } = JSON.parse(here('./ostrel-stations.json'));
-  for (const [kind, values] of Object.entries({ team: teams, person: people, station: stations, net: nets }))
-    for (const value of values as unknown[])
-      await addDocument(
-        trx,
-        kind as DocumentKind,
-        WORKSPACE_ID,
-        DOCUMENT_SCHEMAS[kind as DocumentKind].parse(value) as never,
-      );
+  const all = { team: teams, person: people, station: stations, net: nets } as const;
+  for (const kind of ['team', 'person', 'station', 'net'] as const)
+    for (const value of all[kind] as { id: string }[])
+      await addThing(trx, kind, WORKSPACE_ID, value.id, value);
   for (const { login, name, role } of ACCOUNTS) {
     const personId = people.find((person: { name: string }) => person.name === name)?.id ?? null;
     const id = await insertAccount(trx, { login, name, passwordHash: 'no password opens this' });

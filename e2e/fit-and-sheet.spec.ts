@@ -115,7 +115,7 @@ test('a set whose keys nobody has described gets a card of values, in its own wo
   const { behaviour: _, recipes: __, ...bare } = { ...described, id: 'plain-own', title: 'Plain, mine' };
   expect((await page.request.post('/api/descriptions', { data: bare })).status()).toBe(201);
   for (const made of [unit('plain-own', 'Plain 1'), unit('retired-portable', 'Old 1')])
-    expect((await page.request.post('/api/units', { data: { unit: made } })).status()).toBe(201);
+    expect((await page.request.post('/api/units', { data: { value: made } })).status()).toBe(201);
   await open(page, `${path}/sheets`);
   await page.getByRole('link', { name: /^Plain 1 .*steps not known/ }).click();
   await expect(page.getByText('steps not known', { exact: true })).toBeVisible();

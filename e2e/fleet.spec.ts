@@ -46,7 +46,7 @@ test('two servers, 1,000 rival edits: none is lost, and each refused one sees th
     let version = started;
     for (let k = 0; k < 250; ) {
       const note = `rival ${n}, edit ${k}`;
-      const answer = await served.call('PUT', path, { version, channel: { ...channel, note } });
+      const answer = await served.call('PUT', path, { version, value: { ...channel, note } });
       const body = await answer.json();
       if (answer.status === 200) {
         saved.push(body.version);
@@ -55,7 +55,7 @@ test('two servers, 1,000 rival edits: none is lost, and each refused one sees th
       } else {
         expect(answer.status).toBe(409);
         expect(body.current.version).toBeGreaterThan(version);
-        expect(body.current.channel.note).toMatch(/^rival \d, edit \d+$/);
+        expect(body.current.value.note).toMatch(/^rival \d, edit \d+$/);
         version = body.current.version;
         refused++;
       }

@@ -344,7 +344,7 @@ test('a list to print masks what is for members only, unless a member asks for a
   const state = await (await page.request.get(`/api${path}`)).json();
   const channel = state.plan.channels.find(({ name }: { name: string }) => name === 'Boat crews');
   const saved = await page.request.put(`/api/channels/${channel.id}`, {
-    data: { version: state.channelVersions[channel.id], channel: { ...channel, tonesSecret: true } },
+    data: { version: state.channelVersions[channel.id], value: { ...channel, tonesSecret: true } },
   });
   expect(saved.status()).toBe(200);
   await open(page, `${path}/list`);
@@ -365,7 +365,7 @@ test('script in every text that is kept runs nowhere', async ({ page }) => {
   const made: readonly (readonly [string, object])[] = [
     [
       `/api${path}/channels`,
-      { channel: { ...channel, id: id(), name: nasty.slice(0, 38), note: nasty, aliases: [nasty] } },
+      { value: { ...channel, id: id(), name: nasty.slice(0, 38), note: nasty, aliases: [nasty] } },
     ],
     ['/api/people', { value: { id: id(), name: nasty, contact: nasty, note: nasty } }],
     ['/api/teams', { value: { id: id(), name: nasty, note: nasty } }],
@@ -398,7 +398,7 @@ test('script in every text that is kept runs nowhere', async ({ page }) => {
     [
       '/api/units',
       {
-        unit: {
+        value: {
           id: id(),
           descriptionId: 'pocket-radio',
           nickname: nasty,

@@ -29,7 +29,7 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
     serial: '',
     firmware: '1.06',
   };
-  expect((await page.request.post('/api/units', { data: { unit } })).status()).toBe(201);
+  expect((await page.request.post('/api/units', { data: { value: unit } })).status()).toBe(201);
 
   await open(page, `${path}/devices`);
   const kind = page.locator('section').filter({ has: page.getByRole('heading', { name: /^My own set/ }) });

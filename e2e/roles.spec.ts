@@ -271,9 +271,9 @@ async function bodyFor(
   const [channel] = channels;
   switch (route) {
     case 'PUT /plans/[planId]':
-      return { version, head };
+      return { version, value: head };
     case 'POST /plans/[planId]/channels':
-      return { channel: { ...channel, id: crypto.randomUUID() } };
+      return { value: { ...channel, id: crypto.randomUUID() } };
     case 'PUT /plans/[planId]/order':
       return { version, order: channels.map(({ id, groupId }: Record<string, string>) => ({ id, groupId })) };
     case 'POST /plans/[planId]/sets':
@@ -281,11 +281,11 @@ async function bodyFor(
     case 'POST /plans/[planId]/effort':
       return { numbers: {}, others: [{}] };
     case 'PUT /channels/[channelId]':
-      return { version: channelVersions[channel.id], channel };
+      return { version: channelVersions[channel.id], value: channel };
     case 'PUT /units/[unitId]':
       return {
         version: 1,
-        unit: {
+        value: {
           id: ids.unitId,
           descriptionId: 'pocket-radio',
           nickname: 'Taken',

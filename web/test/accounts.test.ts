@@ -258,11 +258,12 @@ describe('a link', () => {
     expect((await enrol({ ...said, descriptionId: 'no-such-kind' })).status).toBe(400);
     expect((await enrol(said)).status).toBe(201);
     expect((await enrol(said)).status).toBe(404);
-    const row = await db('unit').where({ nickname: 'Blue one' }).first();
-    expect(row).toMatchObject({
+    const row = await db('unit').whereRaw(`document->>'nickname' = 'Blue one'`).first();
+    expect(row.document).toMatchObject({
       holder: 'Ada of the east road',
       firmware: 'unknown',
-      details: { keeps: [20, 21, 22], confirmed: false },
+      keeps: [20, 21, 22],
+      confirmed: false,
     });
     const password = await link({ kind: 'invite', name: 'X', role: 'member' });
     expect((await new Visitor().send('POST', '/api/enrol/[token]', { token: password }, said)).status).toBe(

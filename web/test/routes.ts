@@ -1,6 +1,8 @@
 /// <reference types="vite/client" />
 import type { APIContext, APIRoute } from 'astro';
-import type { Role } from '../src/server/auth/roles';
+import type { Role } from '../src/contract/roles';
+import { usualErrors } from '../src/contract/route';
+import { ROUTES as ROUTES_SAID, type RouteName } from '../src/contract/routes';
 import { startSession } from '../src/server/auth/session';
 import { getDb } from '../src/server/db';
 import { demoAccount } from '../src/server/repositories/accounts';
@@ -74,6 +76,11 @@ export class Visitor {
       ...(body !== undefined && { body: raw ? (body as BodyInit) : JSON.stringify(body) }),
     });
     const response = await route.handler(this.context(request, path, params));
+    // Whatever a test asks for: a route answers only as its contract says.
+    const said = ROUTES_SAID[`${method} ${path}` as RouteName];
+    const allowed = [said.status, ...said.errors, ...usualErrors(`${method} ${path}`, said)];
+    if (!allowed.includes(response.status))
+      throw new Error(`${method} ${path} answered ${response.status}; its contract knows ${allowed}`);
     const text = await response.text();
     return {
       status: response.status,

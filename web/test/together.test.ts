@@ -285,7 +285,7 @@ describe('words that would be more than words have no effect', () => {
       name: words.slice(0, 40),
       note: words,
     };
-    const added = await send('POST', '/api/plans/[planId]/channels', { planId }, { channel });
+    const added = await send('POST', '/api/plans/[planId]/channels', { planId }, { value: channel });
     expect([201, 400]).toContain(added.status);
     for (const search of [
       `?what=${encodeURIComponent(words)}&as=csv`,
@@ -318,7 +318,7 @@ describe('who sees what', () => {
     };
     await send('PUT', '/api/channels/[channelId]', at, {
       version: state.channelVersions[channel.id],
-      channel: secret,
+      value: secret,
     });
     const [member, observer] = [await visitorAs('member'), await visitorAs('observer')];
     for (const path of ['/api/plans/[planId]', '/api/plans/[planId]/export']) {

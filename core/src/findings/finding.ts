@@ -18,6 +18,8 @@ export type Finding = Common &
     | { readonly code: 'document-format'; readonly wanted: string; readonly found: string }
     | { readonly code: 'duplicate-id'; readonly id: string }
     | { readonly code: 'dangling-reference'; readonly what: string; readonly id: string }
+    /** A group that is to go still has channels. */
+    | { readonly code: 'group-has-channels'; readonly groupId: string }
     // fit: alert radios
     | { readonly code: 'alert-reach-not-here'; readonly reach: string }
     | { readonly code: 'alert-transmitter-unknown' }

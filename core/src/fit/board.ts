@@ -64,6 +64,15 @@ export function boardOf(
   return { kinds: togetherWhereAlike(kinds, fleet), unitFindings };
 }
 
+/** The part of a board that is about some sets: what it says of them does not depend on which others are left out. */
+export function boardFor({ kinds, unitFindings }: Board, unitIds: ReadonlySet<string>): Board {
+  const seen = kinds.map((kind) => ({ ...kind, unitIds: kind.unitIds.filter((id) => unitIds.has(id)) }));
+  return {
+    kinds: seen.filter((kind) => kind.unitIds.length > 0),
+    unitFindings: Object.fromEntries(Object.entries(unitFindings).filter(([id]) => unitIds.has(id))),
+  };
+}
+
 /** Sets that were loaded stand with those of their kind that were not, as long as every channel comes to the very same on both. */
 function togetherWhereAlike(kinds: readonly BoardKind[], fleet: readonly UnitKind[]): BoardKind[] {
   const alike = new Map<string, BoardKind>();

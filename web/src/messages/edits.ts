@@ -4,7 +4,6 @@ import { toneWords } from './tones';
 const KINDS: Readonly<Record<string, string>> = {
   channel: 'channel',
   plan: 'plan',
-  planDocument: 'plan',
   order: 'order of the channels',
   unit: 'device',
   description: 'kind of device',

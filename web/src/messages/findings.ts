@@ -28,6 +28,10 @@ const WORDS: Words = {
     help: 'Choose a file of the right kind.',
   }),
   'duplicate-id': (f) => ({ what: `The id ${f.id} is used twice.`, help: 'Give one of the two another id.' }),
+  'group-has-channels': () => ({
+    what: 'A group that still has channels cannot go.',
+    help: 'Put its channels into another group first.',
+  }),
   'dangling-reference': (f) => ({
     what: `There is no ${f.what} ${f.id}.`,
     help: `Name a ${f.what} that is there.`,

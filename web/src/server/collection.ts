@@ -1,37 +1,55 @@
-import { z } from 'zod';
-import { endpoint } from './endpoint';
-import {
-  addDocument,
-  DOCUMENT_SCHEMAS,
-  type DocumentKind,
-  deleteDocument,
-  saveDocument,
-} from './repositories/documents';
+import type { Kind } from '../contract/things';
+import { type Call, endpoint } from './endpoint';
+import { addThing, saveThing, takeThing } from './store/store';
 
-/** The routes of a kind of document: all of them add, change and delete alike, so they are made in one place. */
-export function collection(kind: DocumentKind) {
-  const value = DOCUMENT_SCHEMAS[kind] as z.ZodType<never>;
-  return {
-    /** POST one with an id made by the client: 201 with its version, 400, 409 when the id is another's. */
-    POST: endpoint(
-      z.strictObject({ value }),
-      ({ write, workspace, body }) => write((trx) => addDocument(trx, kind, workspace.id, body.value)),
-      { status: 201 },
+/* The routes of things: all kinds are added, changed and taken away alike, so the handlers are made in one place. */
+
+type Adds =
+  | 'POST /api/units'
+  | 'POST /api/people'
+  | 'POST /api/teams'
+  | 'POST /api/stations'
+  | 'POST /api/nets';
+type Changes =
+  | 'PUT /api/plans/[planId]'
+  | 'PUT /api/channels/[channelId]'
+  | 'PUT /api/units/[unitId]'
+  | 'PUT /api/people/[id]'
+  | 'PUT /api/teams/[id]'
+  | 'PUT /api/stations/[id]'
+  | 'PUT /api/nets/[id]';
+type Takes =
+  | 'DELETE /api/plans/[planId]'
+  | 'DELETE /api/channels/[channelId]'
+  | 'DELETE /api/units/[unitId]'
+  | 'DELETE /api/people/[id]'
+  | 'DELETE /api/teams/[id]'
+  | 'DELETE /api/stations/[id]'
+  | 'DELETE /api/nets/[id]';
+
+/** Adds one with an id made by the client. */
+export const adds = (route: Adds, kind: Exclude<Kind, 'plan'>) =>
+  endpoint(route, async ({ write, workspace, body }: Call<Adds>) =>
+    write(async (trx) => (await addThing(trx, kind, workspace.id, body.value.id, body.value)) as never),
+  );
+
+/** Changes one from a version. */
+export const changes = (route: Changes, kind: Kind) =>
+  endpoint(route, async ({ write, workspace, params, body }: Call<Changes>) =>
+    write(
+      async (trx) =>
+        (await saveThing(trx, kind, workspace.id, idOf(params), body.version, body.value)) as never,
     ),
-    /** PUT one from a version: 200 with the new version, 400, 404, 409 changed meanwhile (with the newer state). */
-    PUT: endpoint(
-      z.strictObject({ version: z.number().int(), value }),
-      ({ write, workspace, params, body }) =>
-        write((trx) =>
-          saveDocument(trx, kind, workspace.id, body.version, {
-            ...(body.value as object),
-            id: params.id,
-          } as never),
-        ),
-    ),
-    /** DELETE one from a version: 200 with the edit that brings it back, 404, 409. */
-    DELETE: endpoint(z.strictObject({ version: z.number().int() }), ({ write, workspace, params, body }) =>
-      write((trx) => deleteDocument(trx, kind, workspace.id, params.id ?? '', body.version)),
-    ),
-  };
+  );
+
+/** Takes one away, from a version; it can be brought back. */
+export const takes = (route: Takes, kind: Kind) =>
+  endpoint(route, ({ write, workspace, params, body }: Call<Takes>) =>
+    write((trx) => takeThing(trx, kind, workspace.id, idOf(params), body.version)),
+  );
+
+/** The id of a path that has one. */
+function idOf(params: object): string {
+  const [id = ''] = Object.values(params);
+  return String(id);
 }

@@ -1,16 +1,17 @@
 import { reviewPlan } from '@umbrex/core/check';
-import { type Board, BoardFitter, spellable } from '@umbrex/core/fit';
-import { maskSecretTones } from '@umbrex/core/formats';
+import { type Board, BoardFitter, boardFor, spellable } from '@umbrex/core/fit';
 import { type Description, numbersWith, type Unit } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
-import { allows } from './auth/roles';
+import { allows } from '../contract/roles';
+import type { PlanState } from '../contract/routes';
 import type { Session } from './auth/session';
 import { Kept } from './kept';
+import { planFor } from './planFor';
 import { listDescriptions, type ReadDescription } from './repositories/descriptions';
-import { listPlans, loadPlan, type PlanState } from './repositories/plans';
-import { listUnits } from './repositories/units';
+import { listPlans } from './repositories/plans';
 import type { Workspace } from './repositories/workspaces';
+import { listThings } from './store/store';
 
 const fitters = new Kept<BoardFitter>(20);
 
@@ -20,35 +21,35 @@ export interface Desk {
   readonly workspace: Workspace;
   readonly plans: readonly { id: string; name: string }[];
   readonly state: PlanState;
+  /** Every set there is. What is computed of one set may depend on others, whoever asks; nobody is shown them by that. */
+  readonly fleet: readonly Unit[];
+  /** The sets that this person may see. */
   readonly units: readonly { unit: Unit; version: number }[];
   readonly descriptions: readonly ReadDescription[];
+  /** What the whole fleet can do, and the part of it about the sets that this person may see. */
+  readonly whole: Board;
   readonly board: Board;
 }
 
 /** Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses. */
 export async function loadDesk(db: Knex, session: Session, planId: string): Promise<Desk> {
   const { workspace } = session;
-  const [plans, whole, allUnits, descriptions] = await Promise.all([
+  const [plans, state, all, descriptions] = await Promise.all([
     listPlans(db, workspace.id),
-    loadPlan(db, workspace.id, planId),
-    listUnits(db, workspace.id),
+    planFor(db, session, planId),
+    listThings(db, 'unit', workspace.id),
     listDescriptions(db, workspace.id),
   ]);
-  const state = allows(session.role, 'member') ? whole : { ...whole, plan: maskSecretTones(whole.plan) };
-  const units = allUnits.filter(({ unit }) => maySee(session, unit));
-  // One fitter for each set of devices that is looked at, so that a page after an edit judges only what the edit touched.
-  const fleet = units.map((u) => u.unit);
-  const fitter = fitters.of(
-    `${workspace.id} ${fleet.map(({ id }) => id).join(' ')}`,
-    () => new BoardFitter(),
+  const fleet = all.map(({ value }) => value);
+  const units = all.flatMap(({ value, version }) =>
+    maySee(session, value) ? [{ unit: value, version }] : [],
   );
-  const board = fitter.board(
-    state.plan,
-    fleet,
-    descriptions.map((d) => d.description),
-    numbersWith(state.plan),
-  );
-  return { session, workspace, plans, state, units, descriptions, board };
+  // One fitter for each fleet, so that a page after an edit judges only what the edit touched.
+  const fitter = fitters.of(`${workspace.id} ${planId}`, () => new BoardFitter());
+  const kinds = descriptions.map(({ description }) => description);
+  const whole = fitter.board(state.plan, fleet, kinds, numbersWith(state.plan));
+  const board = boardFor(whole, new Set(units.map(({ unit }) => unit.id)));
+  return { session, workspace, plans, state, fleet, units, descriptions, whole, board };
 }
 
 /** Editors see every device; members the ones they hold. */

@@ -1,17 +1,12 @@
 import type { Finding } from '@umbrex/core/findings';
-import { type DirectoryReading, readDirectory, readPlaces } from '@umbrex/core/formats';
-import type { NamedPlace } from '@umbrex/core/model';
+import { readDirectory, readPlaces } from '@umbrex/core/formats';
 import type { Place } from '@umbrex/core/units';
+import type { DirectorySearch } from '../contract/routes';
 import { getConfig } from './config';
 import { log } from './log';
 
 const ANSWER_WITHIN_MS = 8000;
 const MOST_BYTES = 4_000_000;
-
-/** What a directory gave, or why it gave nothing; the findings go to the user as they are. */
-export type DirectorySearch =
-  | { readonly ok: true; readonly place: NamedPlace; readonly reading: DirectoryReading }
-  | { readonly ok: false; readonly findings: readonly Finding[]; readonly places: readonly NamedPlace[] };
 
 /**
  * Asks the directory at UMBREX_DIRECTORY_URL for stations around a place. Any source that answers the two requests of

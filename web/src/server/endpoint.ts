@@ -3,6 +3,14 @@ import { shapeFindings } from '@umbrex/core/formats';
 import type { APIContext, APIRoute } from 'astro';
 import type { Knex } from 'knex';
 import { z } from 'zod';
+import {
+  type AnswerOf,
+  type BodyOf,
+  type PathOf,
+  ROUTES,
+  type RouteName,
+  type Routes,
+} from '../contract/routes';
 import { admit } from './auth/admit';
 import type { Session } from './auth/session';
 import { getDb } from './db';
@@ -22,72 +30,56 @@ import type { Workspace } from './repositories/workspaces';
 
 const MOST_BYTES = 4_000_000;
 
-/** What a handler gets: the pool, who asks, the ids of the path, and the body as its schema gives it. */
-export interface OpenCall<T> {
+/** What a handler of a route gets: the pool, who asks, the ids of the path, and the body as its contract gives it. */
+export interface Call<R extends RouteName> {
   readonly db: Knex;
-  readonly session: Session | undefined;
-  readonly params: Readonly<Record<string, string>>;
-  readonly body: T;
+  /** Nobody may be signed in where anyone may call. */
+  readonly session: Routes[R]['role'] extends 'anyone' ? Session | undefined : Session;
+  readonly workspace: Routes[R]['role'] extends 'anyone' ? Workspace | undefined : Workspace;
+  readonly params: PathOf<R>;
+  readonly body: BodyOf<R>;
   readonly url: URL;
   readonly context: APIContext;
   /** A transaction whose edits carry who made them. */
   readonly write: <V>(work: (trx: Knex.Transaction) => Promise<V>) => Promise<V>;
 }
 
-/** What a handler of a route that needs a role gets besides. */
-export interface Call<T> extends OpenCall<T> {
-  readonly session: Session;
-  readonly workspace: Workspace;
-}
-
-interface Options {
-  readonly status?: number;
-}
-
 /**
- * Makes a route of a schema and a handler. The table of access decides who gets to the handler. Its value is answered as JSON
- * (a Response as it is); errors become 400, 401, 403, 404, 409, 413, 415, 429 or 503 with findings in one shape. `null` as
- * schema: no body is read.
+ * Makes the endpoint of a contract. The contract decides who gets to the handler, and with what. Its value is answered as JSON (a
+ * Response as it is); errors become 400, 401, 403, 404, 409, 413, 415, 429 or 503 with findings in one shape.
  */
-export function endpoint<T>(
-  schema: z.ZodType<T> | null,
-  handler: (call: Call<T>) => Promise<unknown>,
-  options: Options = {},
-): APIRoute {
-  return openEndpoint(
-    schema,
-    (call) => {
-      const { session } = call;
-      if (!session) throw new SignInNeeded();
-      return handler({ ...call, session, workspace: session.workspace });
-    },
-    options,
-  );
-}
-
-/** The same for routes that anyone may call: there may be no session. */
-export function openEndpoint<T>(
-  schema: z.ZodType<T> | null,
-  handler: (call: OpenCall<T>) => Promise<unknown>,
-  options: Options = {},
-): APIRoute {
-  return async (context) => {
+export function endpoint<R extends RouteName>(
+  route: R,
+  handler: (call: Call<R>) => Promise<AnswerOf<R>>,
+): APIRoute & { readonly route: R } {
+  const { body: schema, status } = ROUTES[route];
+  const answers: APIRoute = async (context) => {
     try {
       const session = await admit(context);
-      const body = schema ? await readBody(context.request, schema) : (undefined as T);
+      const body = schema ? await readBody(context.request, schema) : undefined;
       const db = getDb();
-      const write = writer(db, session, context);
-      const params = ids(context);
-      const value = await handler({ db, session, params, body, url: context.url, context, write });
-      return value instanceof Response ? value : json(options.status ?? 200, value);
+      const call = {
+        db,
+        session,
+        workspace: session?.workspace,
+        params: ids(context),
+        body,
+        url: context.url,
+        context,
+        write: writer(db, session, context),
+      };
+      // Who asks was admitted by the contract's own role, and the body read by its own schema.
+      const value: unknown = await handler(call as unknown as Call<R>);
+      return value instanceof Response ? value : json(status, value);
     } catch (error) {
       return answer(error, context);
     }
   };
+  return Object.assign(answers, { route });
 }
 
 /** Transactions in which PostgreSQL knows who writes, and from which of their tabs. */
-function writer(db: Knex, session: Session | undefined, { request }: APIContext): OpenCall<unknown>['write'] {
+function writer(db: Knex, session: Session | undefined, { request }: APIContext): Call<RouteName>['write'] {
   const tab = request.headers.get('x-umbrex-tab')?.slice(0, 40) ?? '';
   return async (work) => {
     for (let tries = 1; ; tries++)

@@ -2,14 +2,14 @@ import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
+import { allows } from '../contract/roles';
 import type { EntryGroup } from '../islands/EntryLine/useEntryLine';
-import { allows } from './auth/roles';
 import { getConfig } from './config';
 import { getDb } from './db';
 import { type Desk, fitPart, loadDesk, waiting } from './desk';
 import { NotHere } from './problem';
 import { heardEntries } from './repositories/directory';
-import { listDocuments } from './repositories/documents';
+import { listThings } from './store/store';
 
 /** Loads what a page of a plan needs; `undefined` when there is no such plan. */
 export async function planPage({
@@ -79,7 +79,7 @@ export async function neighboursOf(desk: Desk): Promise<Neighbour[]> {
 /** The roster with what each leans on, for those who may see it. */
 export async function peopleOf(desk: Desk) {
   if (!allows(desk.session.role, 'editor')) return [];
-  const people = await listDocuments(getDb(), 'person', desk.workspace.id);
+  const people = await listThings(getDb(), 'person', desk.workspace.id);
   return people.map(({ value: { id, name, licences } }) => ({ id, name, licences }));
 }
 

@@ -89,12 +89,12 @@ export function loadedAlike({ units, descriptions }: Desk): LoadedAlike[] {
 const markOf = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex');
 
 /** The other sets that one can call by its signalling. */
-function calledBy({ descriptions, units }: Desk, description: Description, unit: Unit): Unit[] {
+function calledBy({ descriptions, fleet }: Desk, description: Description, unit: Unit): Unit[] {
   if (!hasIdentity(description)) return [];
   const signalling = new Set(
     descriptions.flatMap((one) => (hasIdentity(one.description) ? [one.description.id] : [])),
   );
-  return units.flatMap(({ unit: other }) =>
+  return fleet.flatMap((other) =>
     signalling.has(other.descriptionId) && other.id !== unit.id ? [other] : [],
   );
 }
@@ -127,7 +127,7 @@ export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined
   const kind = desk.descriptions.find((candidate) => candidate.description.id === description.id);
   if (!kind || !copySteps(description)) return undefined;
   const prepareOne = preparedFor(desk);
-  const others = desk.units.flatMap(({ unit: other }) =>
+  const others = desk.fleet.flatMap((other) =>
     other.id === unit.id || other.descriptionId !== unit.descriptionId
       ? []
       : [{ unit: other, shall: afterSheet(description, prepareOne(kind, other)) }],
@@ -138,7 +138,7 @@ export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined
 
 /** Who holds a unit, by the roster or by what is written, and the calls that show that it works, with whom. */
 export function checksFor(
-  { state, units, board }: Desk,
+  { state, fleet, whole }: Desk,
   { unit, fit }: SheetData,
   people: readonly Person[],
   stations: readonly Station[],
@@ -147,9 +147,9 @@ export function checksFor(
   const talking = (cells: readonly Cell[]) =>
     new Set(cells.flatMap(({ channelId, slot, verdict }) => (slot && TALKS.has(verdict) ? [channelId] : [])));
   const talksOn = new Map(
-    board.kinds.flatMap(({ unitIds, cells }) => unitIds.map((id) => [id, talking(cells)] as const)),
+    whole.kinds.flatMap(({ unitIds, cells }) => unitIds.map((id) => [id, talking(cells)] as const)),
   );
-  const partners = units.flatMap(({ unit: other }) => {
+  const partners = fleet.flatMap((other) => {
     const channels = talksOn.get(other.id);
     if (other.id === unit.id || !channels || channels.size === 0) return [];
     return [{ nickname: other.nickname, holder: holderOf(other), talksOn: channels }];

@@ -1,5 +1,5 @@
 import type { Station } from '@umbrex/core/model';
-import { allows } from './auth/roles';
+import { allows } from '../contract/roles';
 import type { Session } from './auth/session';
 
 /** A station as somebody may see it: observers without the tones that open it, and without who reached it. */

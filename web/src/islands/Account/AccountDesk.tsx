@@ -20,7 +20,7 @@ export function AccountDesk({ signedIn, secondFactor, workspaces, mayStart }: Ac
           type="button"
           className="btn btn-outline btn-sm mt-2"
           onClick={() =>
-            void call('DELETE', '/api/session/all').then(() => window.location.assign('/sign-in'))
+            void call('DELETE /api/session/all', {}).then(() => window.location.assign('/sign-in'))
           }
         >
           Sign out everywhere

@@ -22,7 +22,7 @@ export function FirstAccount({ asksWord = false, isAlone = false }: Props) {
       onSubmit={(event) => {
         event.preventDefault();
         void send(async () => {
-          await call('POST', '/api/accounts/first', form);
+          await call('POST /api/accounts/first', {}, form);
           window.location.assign('/');
         });
       }}

@@ -15,7 +15,7 @@ export function NewPassword() {
       onSubmit={(event) => {
         event.preventDefault();
         void send(async () => {
-          await call('PUT', '/api/account/password', form);
+          await call('PUT /api/account/password', {}, form);
           setForm({ old: '', password: '' });
           $notice.set({ text: 'The password is changed. Other sessions have ended.', kind: 'done' });
         });

@@ -29,7 +29,7 @@ export function SecondFactor({ on }: { on: boolean }) {
             disabled={!password}
             onClick={() =>
               void send(async () => {
-                await call('DELETE', '/api/account/second-factor', { password });
+                await call('DELETE /api/account/second-factor', {}, { password });
                 window.location.reload();
               })
             }
@@ -43,7 +43,7 @@ export function SecondFactor({ on }: { on: boolean }) {
           onSubmit={(event) => {
             event.preventDefault();
             void send(async () => {
-              await call('PUT', '/api/account/second-factor', { secret: offer.secret, code });
+              await call('PUT /api/account/second-factor', {}, { secret: offer.secret, code });
               window.location.reload();
             });
           }}
@@ -71,7 +71,7 @@ export function SecondFactor({ on }: { on: boolean }) {
           type="button"
           className="btn btn-outline btn-sm"
           onClick={() =>
-            void send(async () => setOffer(await call('POST', '/api/account/second-factor', {})))
+            void send(async () => setOffer(await call('POST /api/account/second-factor', {}, {})))
           }
         >
           Set up codes

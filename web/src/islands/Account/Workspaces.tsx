@@ -18,7 +18,7 @@ export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspa
   const [name, setName] = useState('');
   const { fault, send } = useSend();
   const start = async () => {
-    await call('POST', '/api/workspaces', { name: name.trim() });
+    await call('POST /api/workspaces', {}, { name: name.trim() });
     window.location.assign('/');
   };
   return (
@@ -35,7 +35,7 @@ export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspa
                 type="button"
                 className="btn btn-outline btn-xs"
                 onClick={() =>
-                  void call('PUT', '/api/session/workspace', { workspaceId: id }).then(() =>
+                  void call('PUT /api/session/workspace', {}, { workspaceId: id }).then(() =>
                     window.location.assign('/'),
                   )
                 }

@@ -50,7 +50,7 @@ export function useDescribeDesk({ plan, patterns }: DescribeProps) {
     if (!standing) return;
     setBusy(true);
     try {
-      await call('POST', '/api/descriptions', standing.description);
+      await call('POST /api/descriptions', {}, standing.description);
       window.location.assign(`/plans/${plan.id}/devices`);
     } catch (error) {
       const isTaken = error instanceof Refusal && error.status === 409;

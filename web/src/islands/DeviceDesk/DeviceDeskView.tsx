@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
 import { NAMING_OPTIONS } from '../../messages/naming';
+import { address } from '../desk/api';
 import { TakeOut } from '../desk/TakeOut';
 import { RosterImport } from '../RosterImport/RosterImport';
 import { SetupForm } from './SetupForm';
@@ -97,7 +98,7 @@ function KindFile({ kind }: { kind: Kind }) {
   return (
     <a
       className="link"
-      href={`/api/descriptions/${kind.id}`}
+      href={address('GET /api/descriptions/[descriptionId]', { descriptionId: kind.id })}
       download
       aria-label={`save its description: ${kind.title}`}
     >

@@ -1,6 +1,7 @@
 import type { Finding } from '@umbrex/core/findings';
 import type { Naming, Person, PlanHead, Unit } from '@umbrex/core/model';
 import { useState } from 'react';
+import type { Versioned } from '../../contract/things';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { useHeld } from '../desk/useHeld';
@@ -55,14 +56,13 @@ function withSettings<T extends Record<string, Settings>>(all: T, kindId: string
 /** The state of the device list: adding, changing and removing units, and taking in descriptions. */
 export function useDeviceDesk(initial: Initial) {
   const { held, add, save, remove } = useHeld(
-    '/api/units',
+    'units',
     initial.units.map(({ unit, version }) => ({ value: unit, version })),
     {
       titleOf: ({ nickname }) => nickname,
       nameOf: (id) =>
         initial.people.find((person) => person.id === id)?.name ??
         initial.kinds.find((kind) => kind.id === id)?.title,
-      part: 'unit',
     },
   );
   const units = held.map(({ value, version }): HeldUnit => ({ unit: value, version }));
@@ -113,10 +113,14 @@ export function useDeviceDesk(initial: Initial) {
 
   const saveHead = async (head: PlanHead, done: string) => {
     try {
-      const { editId } = await call<{ editId: string | null }>('PUT', `/api/plans/${initial.planId}`, {
-        version: plan.version,
-        head,
-      });
+      const { editId } = await call(
+        'PUT /api/plans/[planId]',
+        { planId: initial.planId },
+        {
+          version: plan.version,
+          value: head,
+        },
+      );
       setPlan({ head, version: editId ? plan.version + 1 : plan.version });
       $notice.set({
         text: editId ? done : 'Nothing was different.',
@@ -141,7 +145,7 @@ export function useDeviceDesk(initial: Initial) {
     let document: unknown;
     try {
       document = JSON.parse(await file.text());
-      const { findings } = await call<{ findings: Finding[] }>('POST', '/api/descriptions', document);
+      const { findings } = await call('POST /api/descriptions', {}, document);
       if (findings.length === 0) window.location.reload();
       setIsTaken(true);
       setImportFindings(findings);
@@ -152,11 +156,8 @@ export function useDeviceDesk(initial: Initial) {
         ]);
       else if (error instanceof Refusal && error.findings.length > 0) setImportFindings(error.findings);
       else if (error instanceof Refusal && error.status === 409) {
-        const { version, description } = error.current as {
-          version: number;
-          description: { id: string; title: string };
-        };
-        const { id, title } = description;
+        const { version, value } = error.current as Versioned<{ id: string; title: string } | null>;
+        const { id, title } = value ?? (document as { id: string; title: string });
         const sets = units.filter(({ unit }) => unit.descriptionId === id).length;
         setReplacing({ id, title, document, version, sets });
       } else $notice.set({ text: failureText(error), kind: 'failed' });
@@ -168,7 +169,7 @@ export function useDeviceDesk(initial: Initial) {
     const { id, document, version } = replacing;
     try {
       const body = { version, description: document };
-      const { findings } = await call<{ findings: Finding[] }>('PUT', `/api/descriptions/${id}`, body);
+      const { findings } = await call('PUT /api/descriptions/[descriptionId]', { descriptionId: id }, body);
       if (findings.length === 0) window.location.reload();
       setReplacing(null);
       setIsTaken(true);

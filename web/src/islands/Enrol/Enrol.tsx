@@ -27,10 +27,14 @@ export function Enrol({ token, name, kinds }: { token: string; name: string; kin
   const send = async () => {
     setFault(null);
     try {
-      await call('POST', `/api/enrol/${token}`, {
-        ...said,
-        batteryChanged: said.batteryChanged || 'unknown',
-      });
+      await call(
+        'POST /api/enrol/[token]',
+        { token },
+        {
+          ...said,
+          batteryChanged: said.batteryChanged || 'unknown',
+        },
+      );
       setDone(true);
     } catch (error) {
       setFault(accessFault(error));

@@ -20,7 +20,7 @@ export function HistoryList({ entries }: { entries: readonly HistoryEntry[] }) {
   const undo = async (id: string) => {
     setBusy(id);
     try {
-      await call('POST', `/api/edits/${id}/undo`, {});
+      await call('POST /api/edits/[editId]/undo', { editId: id }, {});
       window.location.reload();
     } catch (error) {
       $notice.set({

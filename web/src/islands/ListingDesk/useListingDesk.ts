@@ -43,10 +43,7 @@ export function useListingDesk({ plan, country, groups, today }: ListingProps) {
     setBusy(true);
     try {
       setSearch(
-        await call<Search>('POST', '/api/directory/search', {
-          near: nearOf(where),
-          withinM: withinKm * 1000,
-        }),
+        await call('POST /api/directory/search', {}, { near: nearOf(where), withinM: withinKm * 1000 }),
       );
       setChosen(new Set());
       adding.forget();

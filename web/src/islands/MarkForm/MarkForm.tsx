@@ -28,7 +28,7 @@ export function MarkForm({ descriptionId, version, firmware, today }: Props) {
   const save = async (mark: Mark) => {
     setFailure('');
     try {
-      await call('POST', `/api/descriptions/${descriptionId}/marks`, { version, mark });
+      await call('POST /api/descriptions/[descriptionId]/marks', { descriptionId }, { version, mark });
       window.location.reload();
     } catch (error) {
       setFailure(

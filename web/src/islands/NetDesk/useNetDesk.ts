@@ -14,7 +14,7 @@ export interface NetProps {
 /** The state of the nets: which is open for change. */
 export function useNetDesk(props: NetProps) {
   const name = new Map(props.channels.map((channel) => [channel.id, channel.name]));
-  const nets = useHeld('/api/nets', props.nets, {
+  const nets = useHeld('nets', props.nets, {
     titleOf: ({ name: called }) => called,
     nameOf: (id) => name.get(id),
   });

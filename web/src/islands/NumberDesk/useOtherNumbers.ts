@@ -41,13 +41,10 @@ export function useOtherNumbers(
       offers = found.map((offer) => ({ ...offer, effort: null }));
       show(offers);
       if (!best || offers.length === 0) return;
-      const { effort, left } = await call<{ effort: Effort[]; left: number }>(
-        'POST',
-        `/api/plans/${plan.id}/effort`,
-        {
-          numbers: numbersOf(best),
-          others: offers.map(({ numbers }) => numbers),
-        },
+      const { effort, left } = await call(
+        'POST /api/plans/[planId]/effort',
+        { planId: plan.id },
+        { numbers: numbersOf(best), others: offers.map(({ numbers }) => numbers) },
       );
       const leftOut = `${left} ${left === 1 ? 'set is' : 'sets are'} not counted: no sheet can be made for them.`;
       show(

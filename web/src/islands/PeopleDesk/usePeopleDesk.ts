@@ -1,5 +1,6 @@
 import type { Person, Team, Unit } from '@umbrex/core/model';
 import { useMemo, useState } from 'react';
+import type { SentTo } from '../../contract/routes';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
@@ -17,11 +18,11 @@ export interface PeopleProps {
 
 /** The state of the roster: people and teams, who is open, who is chosen for one change to all. */
 export function usePeopleDesk(props: PeopleProps) {
-  const teams = useHeld('/api/teams', props.teams, {
+  const teams = useHeld('teams', props.teams, {
     titleOf: ({ name }) => name,
     nameOf: (id) => props.groups.find((group) => group.id === id)?.name,
   });
-  const people = useHeld('/api/people', props.people, {
+  const people = useHeld('people', props.people, {
     titleOf: ({ name }) => name,
     nameOf: (id) => teams.held.find(({ value }) => value.id === id)?.value.name,
   });
@@ -55,12 +56,12 @@ export function usePeopleDesk(props: PeopleProps) {
   const toggleAll = () =>
     setChosen((now) => (now.size > 0 ? new Set() : new Set(shown.map(({ value }) => value.id))));
 
-  const bulk = async (change: object) => {
+  const bulk = async (change: SentTo<'POST /api/roster/bulk'>['change']) => {
     const chosenPeople = people.held
       .filter(({ value }) => chosen.has(value.id))
       .map(({ value, version }) => ({ id: value.id, version }));
     try {
-      await call('POST', '/api/roster/bulk', { people: chosenPeople, change });
+      await call('POST /api/roster/bulk', {}, { people: chosenPeople, change });
       window.location.reload();
     } catch (error) {
       $notice.set({

@@ -10,6 +10,7 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { useId } from 'react';
 import { Aside } from '../../components/Aside';
 import { TakeInFile } from '../../components/TakeInFile';
+import { address } from '../desk/api';
 import { savePlanHead } from '../desk/deskStore';
 import { ChannelDrawer } from './ChannelDrawer';
 import { ChannelRow } from './ChannelRow';
@@ -146,10 +147,18 @@ function ThisPlan({ plan, desk, importFile, importFindings, removePlan }: Return
           <a className="btn btn-outline btn-sm" href={`/plans/${plan.id}/list`}>
             A list to print
           </a>
-          <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export`} download>
+          <a
+            className="btn btn-outline btn-sm"
+            href={address('GET /api/plans/[planId]/export', { planId: plan.id })}
+            download
+          >
             Save as JSON
           </a>
-          <a className="btn btn-outline btn-sm" href={`/api/plans/${plan.id}/export?public`} download>
+          <a
+            className="btn btn-outline btn-sm"
+            href={address('GET /api/plans/[planId]/export', { planId: plan.id }, { public: '1' })}
+            download
+          >
             For the public, secret tones masked
           </a>
         </p>

@@ -95,7 +95,7 @@ export function usePlanDesk(
 
   const removePlan = async () => {
     try {
-      await call('DELETE', `/api/plans/${plan.id}`, { version: desk.version });
+      await call('DELETE /api/plans/[planId]', { planId: plan.id }, { version: desk.version });
       window.location.assign('/');
     } catch (error) {
       $notice.set({
@@ -120,7 +120,7 @@ export function usePlanDesk(
       return;
     }
     try {
-      const { id } = await call<{ id: string }>('POST', '/api/plans', document);
+      const { id } = await call('POST /api/plans', {}, document);
       window.location.assign(`/plans/${id}`);
     } catch (error) {
       if (error instanceof Refusal && error.findings.length > 0) setImportFindings(error.findings);

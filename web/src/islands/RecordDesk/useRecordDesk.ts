@@ -163,13 +163,17 @@ export function useRecordDesk({ plan, description, version, recording, me, today
   const save = async () => {
     setBusy(true);
     try {
-      const { version: next, editId } = await call<{ version: number; editId: string }>(
-        'PUT',
-        `/api/descriptions/${description.id}/steps`,
+      const { version: next, editId } = await call(
+        'PUT /api/descriptions/[descriptionId]/steps',
+        { descriptionId: description.id },
         { version: saved, recording: written as Recording },
       );
       setSaved(next);
-      $notice.set({ text: `The steps of the ${description.title} are saved.`, kind: 'done', editId });
+      $notice.set({
+        text: editId ? `The steps of the ${description.title} are saved.` : 'Nothing was different.',
+        kind: 'done',
+        ...(editId && { editId }),
+      });
     } catch (error) {
       $notice.set({
         text: failureText(

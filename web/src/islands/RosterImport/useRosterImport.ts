@@ -1,4 +1,3 @@
-import type { Finding } from '@umbrex/core/findings';
 import type { Person, Team, Unit } from '@umbrex/core/model';
 import {
   type Column,
@@ -11,7 +10,7 @@ import {
 } from '@umbrex/core/roster';
 import Papa from 'papaparse';
 import { useMemo, useRef, useState } from 'react';
-import { call, failureText, Refusal, TAB } from '../desk/api';
+import { call, failureText, Refusal, sendFile } from '../desk/api';
 
 export interface ImportProps {
   what: 'people' | 'devices';
@@ -78,14 +77,8 @@ export function useRosterImport({ what, people, teams, units, kinds, channels, c
         setText(await file.text());
         return;
       }
-      const response = await fetch('/api/roster/workbook', {
-        method: 'POST',
-        body: await file.arrayBuffer(),
-        headers: { 'content-type': XLSX, 'x-umbrex-tab': TAB },
-      });
-      const answer = (await response.json()) as { rows?: string[][]; findings?: Finding[] };
-      if (!answer.rows) throw new Refusal(response.status, answer.findings ?? [], null);
-      setText(Papa.unparse(answer.rows, { delimiter: '\t' }));
+      const cells = await sendFile('POST /api/roster/workbook', {}, await file.arrayBuffer(), XLSX);
+      setText(Papa.unparse(cells.rows, { delimiter: '\t' }));
     } catch (error) {
       setFault(
         error instanceof Refusal && error.status === 400
@@ -99,7 +92,7 @@ export function useRosterImport({ what, people, teams, units, kinds, channels, c
     setBusy(true);
     setFault(null);
     try {
-      await call('POST', '/api/roster/import', what === 'people' ? { people: good } : { units: good });
+      await call('POST /api/roster/import', {}, { [what === 'people' ? 'people' : 'units']: good });
       window.location.reload();
     } catch (error) {
       setFault(`Nothing was brought in. ${failureText(error)}`);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
+import type { Role } from '../../contract/roles';
 import { call, Refusal } from '../desk/api';
 import { Fault } from './fields';
 import { accessFault } from './words';
@@ -11,18 +12,18 @@ export function SignIn({
 }: {
   to: string;
   /** The demo's accounts, which one click opens; none elsewhere. */
-  demo: readonly { role: string; name: string }[];
+  demo: readonly { role: Role; name: string }[];
 }) {
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
   const [code, setCode] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const attempt = async (path: string, body: object) => {
+  const attempt = async (signIn: () => Promise<unknown>) => {
     setBusy(true);
     setFault(null);
     try {
-      await call('POST', path, body);
+      await signIn();
       window.location.assign(to);
     } catch (error) {
       if (error instanceof Refusal && error.code === 'code-needed' && code === null) setCode('');
@@ -41,7 +42,7 @@ export function SignIn({
               type="button"
               className="btn btn-outline btn-sm w-full justify-start"
               disabled={busy}
-              onClick={() => void attempt('/api/session/demo', { role })}
+              onClick={() => void attempt(() => call('POST /api/session/demo', {}, { role }))}
             >
               {name}, {role}
             </button>
@@ -52,7 +53,9 @@ export function SignIn({
         className="space-y-3"
         onSubmit={(event) => {
           event.preventDefault();
-          void attempt('/api/session', { login, password, ...(code !== null && { code }) });
+          void attempt(() =>
+            call('POST /api/session', {}, { login, password, ...(code !== null && { code }) }),
+          );
         }}
       >
         <LabelledText title="Sign-in name" value={login} set={setLogin} autoComplete="username" />

@@ -3,7 +3,7 @@ import { call } from '../desk/api';
 /** Ends this browser's session. */
 export function SignOut() {
   const out = async () => {
-    await call('DELETE', '/api/session');
+    await call('DELETE /api/session', {});
     window.location.assign('/sign-in');
   };
   return (

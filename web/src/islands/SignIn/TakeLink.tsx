@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
+import type { SentTo } from '../../contract/routes';
 import { call } from '../desk/api';
 import { Fault, PASSWORD_HELP } from './fields';
 import { accessFault } from './words';
@@ -23,11 +24,11 @@ export function TakeLink({
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const account = () => ({ password, ...(isNew && { login: login.trim(), name: shownName.trim() }) });
-  const take = async (body: object) => {
+  const take = async (body: SentTo<'POST /api/links/[token]'>) => {
     setBusy(true);
     setFault(null);
     try {
-      await call('POST', `/api/links/${token}`, body);
+      await call('POST /api/links/[token]', { token }, body);
       window.location.assign('/');
     } catch (error) {
       setFault(accessFault(error));

@@ -21,7 +21,11 @@ export function useUnitChoice() {
     setFailure('');
     try {
       for (const { unit, version } of sets)
-        await call('PUT', `/api/units/${unit.id}`, { version, unit: { ...unit, ...change } });
+        await call(
+          'PUT /api/units/[unitId]',
+          { unitId: unit.id },
+          { version, value: { ...unit, ...change } },
+        );
       window.location.reload();
     } catch (error) {
       setBusy(false);

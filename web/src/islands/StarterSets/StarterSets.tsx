@@ -15,7 +15,7 @@ export function StarterSets({ planId, version, sets }: Props) {
   const add = async () => {
     setBusy(true);
     try {
-      await call('POST', `/api/plans/${planId}/sets`, { set: chosen, version });
+      await call('POST /api/plans/[planId]/sets', { planId }, { set: chosen, version });
       window.location.assign(`/plans/${planId}`);
     } catch (error) {
       $notice.set({

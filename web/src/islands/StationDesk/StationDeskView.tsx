@@ -6,6 +6,7 @@ import { Aside } from '../../components/Aside';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
 import { KIND_TEXT, PERMISSION_TEXT } from '../../messages/stations';
+import { address } from '../desk/api';
 import { PreconditionMatrix } from './PreconditionMatrix';
 import { StationDrawer } from './StationDrawer';
 import type { useStationDesk } from './useStationDesk';
@@ -74,7 +75,7 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
             <p className="muted mb-2 text-[0.93rem]">
               Choose a station on the left to see what is said of it.
             </p>
-            <a className="btn btn-outline btn-sm" href="/api/stations/geojson" download>
+            <a className="btn btn-outline btn-sm" href={address('GET /api/stations/geojson', {})} download>
               Save as GeoJSON
             </a>
             {mayEdit && (

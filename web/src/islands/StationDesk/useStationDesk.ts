@@ -29,7 +29,7 @@ export interface StationProps {
 
 /** The state of the stations: which is open, and what is said of each. */
 export function useStationDesk(props: StationProps) {
-  const stations = useHeld('/api/stations', props.stations, {
+  const stations = useHeld('stations', props.stations, {
     titleOf: ({ name }) => name,
     nameOf: (id) => props.people.find((person) => person.id === id)?.name,
   });
@@ -55,7 +55,7 @@ export function useStationDesk(props: StationProps) {
     const added = controlChannels(station, control, () => crypto.randomUUID());
     try {
       for (const channel of added) {
-        await call('POST', `/api/plans/${props.planId}/channels`, { channel });
+        await call('POST /api/plans/[planId]/channels', { planId: props.planId }, { value: channel });
         setControl((before) => ({ ...before, channels: [...before.channels, channel] }));
       }
       $notice.set({
@@ -77,7 +77,7 @@ export function useStationDesk(props: StationProps) {
         crypto.randomUUID(),
       );
       setFaults(findings);
-      if (found.length > 0) await call('POST', '/api/roster/import', { stations: found });
+      if (found.length > 0) await call('POST /api/roster/import', {}, { stations: found });
       if (found.length > 0 && findings.length === 0) window.location.reload();
       else if (found.length > 0)
         $notice.set({

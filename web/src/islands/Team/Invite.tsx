@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { ROLES, type Role, type TeamProps } from './useTeamDesk';
+import { ROLES, type Role } from '../../contract/roles';
+import type { TeamProps, useTeamDesk } from './useTeamDesk';
 
 /** Invites somebody by link: with an account of a role, or to tell of their set without one. */
 export function Invite({
   people,
   make,
-}: Pick<TeamProps, 'people'> & { make: (body: object, what: string) => Promise<void> }) {
+}: Pick<TeamProps, 'people'> & Pick<ReturnType<typeof useTeamDesk>, 'make'>) {
   const [name, setName] = useState('');
   const [personId, setPersonId] = useState('');
   const [role, setRole] = useState<Role | 'enrol'>('member');

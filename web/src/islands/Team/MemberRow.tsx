@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Member, ROLES, type Role, type useTeamDesk } from './useTeamDesk';
+import { ROLES, type Role } from '../../contract/roles';
+import type { Member, useTeamDesk } from './useTeamDesk';
 
 type Props = Pick<ReturnType<typeof useTeamDesk>, 'people' | 'make' | 'change'> & { member: Member };
 
@@ -42,7 +43,7 @@ export function MemberRow({ member, people, make, change }: Props) {
         <button
           type="button"
           className="btn btn-primary btn-xs"
-          onClick={() => void change('PUT', member.accountId, { role, personId: personId || null })}
+          onClick={() => void change(member.accountId, { role, personId: personId || null })}
         >
           Save {member.name}
         </button>
@@ -51,7 +52,7 @@ export function MemberRow({ member, people, make, change }: Props) {
           <button
             type="button"
             className="btn btn-error btn-outline btn-xs"
-            onClick={() => void change('DELETE', member.accountId)}
+            onClick={() => void change(member.accountId, null)}
           >
             Yes, take {member.name} out
           </button>

@@ -1,7 +1,8 @@
 import { useState } from 'react';
+import { ROLES, type Role } from '../../contract/roles';
 import { Invite } from './Invite';
 import { MemberRow } from './MemberRow';
-import { ROLES, type Role, type useTeamDesk } from './useTeamDesk';
+import type { useTeamDesk } from './useTeamDesk';
 
 const ROLE_MEANS: Readonly<Record<Role, string>> = {
   coordinator: 'everything, and who may do what',

@@ -1,10 +1,10 @@
 import { useState } from 'react';
+import type { Role } from '../../contract/roles';
+import type { SentTo } from '../../contract/routes';
+import type { Mail } from '../../contract/team';
 import { call, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { accessFault } from '../SignIn/words';
-
-export const ROLES = ['coordinator', 'editor', 'member', 'observer'] as const;
-export type Role = (typeof ROLES)[number];
 
 const LAST = 'This is the last coordinator. Make somebody else one first.';
 const ELSEWHERE =
@@ -17,14 +17,6 @@ export interface Member {
   readonly role: Role;
   readonly personId: string | null;
   readonly secondFactor: boolean;
-}
-/** A mail of the outbox; when as a moment in UTC. */
-export interface Mail {
-  readonly id: string;
-  readonly recipient: string;
-  readonly subject: string;
-  readonly body: string;
-  readonly createdAt: string;
 }
 export interface TeamProps {
   readonly members: readonly Member[];
@@ -43,18 +35,20 @@ export function useTeamDesk(props: TeamProps) {
       kind: 'failed',
     });
   };
-  const make = async (body: object, what: string) => {
+  const make = async (body: SentTo<'POST /api/team/links'>, what: string) => {
     try {
-      const { path, mail } = await call<{ path: string; mail: Mail }>('POST', '/api/team/links', body);
+      const { path, mail } = await call('POST /api/team/links', {}, body);
       setLink({ path, what });
       setOutbox((now) => [mail, ...now]);
     } catch (error) {
       fail(error);
     }
   };
-  const change = async (method: 'PUT' | 'DELETE', accountId: string, body?: object) => {
+  /** Gives a member another role or person; without any they go. */
+  const change = async (accountId: string, body: SentTo<'PUT /api/team/[accountId]'> | null) => {
     try {
-      await call(method, `/api/team/${accountId}`, body);
+      if (body) await call('PUT /api/team/[accountId]', { accountId }, body);
+      else await call('DELETE /api/team/[accountId]', { accountId });
       window.location.reload();
     } catch (error) {
       fail(error);

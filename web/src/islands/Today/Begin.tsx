@@ -15,7 +15,7 @@ export function Begin({ planId, channels, units, firstUnitId }: Props) {
   const example = async () => {
     setBusy(true);
     try {
-      const { id } = await call<{ id: string }>('POST', '/api/example', {});
+      const { id } = await call('POST /api/example', {}, {});
       window.location.assign(`/plans/${id}`);
     } catch (error) {
       $notice.set({ text: failureText(error), kind: 'failed' });

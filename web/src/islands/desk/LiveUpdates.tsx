@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { TAB } from './api';
+import { address, TAB } from './api';
 import { $desk, reloadPlan } from './deskStore';
 
 const OF_PLAN: ReadonlySet<string> = new Set(['channel', 'plan', 'order']);
@@ -22,7 +22,7 @@ export function LiveUpdates({ planId }: { planId: string }) {
     };
     const open = () => {
       let cut = false;
-      source = new EventSource('/api/events');
+      source = new EventSource(address('GET /api/events', {}));
       source.onmessage = ({ data }) => {
         const change = JSON.parse(data) as { kind: string; tab: string | null };
         if (change.tab !== TAB) changed(OF_PLAN.has(change.kind));

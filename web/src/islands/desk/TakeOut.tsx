@@ -1,9 +1,9 @@
-import { failureText, NoAnswer, Refusal } from './api';
+import { address, failureText, NoAnswer, Refusal } from './api';
 import { $notice } from './deskStore';
 
 /** The roster as a table for other programs: as a file, or copied so that it can be pasted into a spreadsheet. */
 export function TakeOut({ what }: { what: 'people' | 'devices' }) {
-  const path = (as: 'csv' | 'tsv' | 'xlsx') => `/api/roster/export?what=${what}&as=${as}`;
+  const path = (as: 'csv' | 'tsv' | 'xlsx') => address('GET /api/roster/export', {}, { what, as });
   const copy = async () => {
     try {
       const answer = await fetch(path('tsv')).catch((error) => {

@@ -1,4 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
+import type { AnswerOf, PathOf, RouteName, Routes, SentTo } from '../../contract/routes';
 import { findingText } from '../../messages/findings';
 
 /** What a server said no with: its status, findings, and the newer state where there is one. */
@@ -20,26 +21,53 @@ export const TAB = typeof crypto === 'undefined' ? '' : crypto.randomUUID();
 /** The server did not answer at all. */
 export class NoAnswer extends Error {}
 
-/** Calls an endpoint with JSON. @throws Refusal or NoAnswer */
-export async function call<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-): Promise<T> {
+type Values = Readonly<Record<string, string>>;
+/** Whether a route has ids in its path, and so wants them. */
+type Asks<R extends RouteName> = Routes[R]['body'] extends null
+  ? [params: PathOf<R> & Values]
+  : [params: PathOf<R> & Values, body: SentTo<R>];
+
+/** The path of a route with its ids put in, and a query where it takes one. */
+export function address<R extends RouteName>(route: R, params: PathOf<R> & Values, query?: Values): string {
+  const [, path = ''] = route.split(' ');
+  const filled = path.replace(/\[(\w+)\]/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+  return query ? `${filled}?${new URLSearchParams(query)}` : filled;
+}
+
+/** Calls an endpoint with JSON, as its contract says. @throws Refusal or NoAnswer */
+export function call<R extends RouteName>(route: R, ...[params, body]: Asks<R>): Promise<AnswerOf<R>> {
+  // Also where there is no body: a write without a type could come from a plain form, and is refused as one.
+  const said = body === undefined ? {} : { body: JSON.stringify(body) };
+  return ask(route, params, said, 'application/json');
+}
+
+/** Sends a file to an endpoint as it is. @throws Refusal or NoAnswer */
+export function sendFile<R extends RouteName>(
+  route: R,
+  params: PathOf<R> & Values,
+  file: ArrayBuffer,
+  type: string,
+): Promise<AnswerOf<R>> {
+  return ask(route, params, { body: file }, type);
+}
+
+async function ask<R extends RouteName>(
+  route: R,
+  params: PathOf<R> & Values,
+  said: { body?: BodyInit },
+  type: string,
+): Promise<AnswerOf<R>> {
+  const [method = 'GET'] = route.split(' ');
   let response: Response;
   try {
-    response = await fetch(path, {
-      method,
-      // Also where there is no body: a write without a type could come from a plain form, and is refused as one.
-      headers: { 'content-type': 'application/json', 'x-umbrex-tab': TAB },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
-    });
+    const headers = { 'content-type': type, 'x-umbrex-tab': TAB };
+    response = await fetch(address(route, params), { method, headers, ...said });
   } catch (error) {
     throw new NoAnswer(String(error));
   }
   const text = await response.text();
   const value: unknown = text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : {};
-  if (response.ok) return value as T;
+  if (response.ok) return value as AnswerOf<R>;
   const {
     findings = [],
     current = null,

@@ -1,14 +1,8 @@
 import type { Board } from '@umbrex/core/fit';
-import {
-  type Channel,
-  type ChannelDraft,
-  type Description,
-  headOf,
-  type Plan,
-  type PlanHead,
-  type Unit,
-} from '@umbrex/core/model';
+import type { Channel, ChannelDraft, Description, Plan, PlanHead, Unit } from '@umbrex/core/model';
 import { atom } from 'nanostores';
+import type { PlanState } from '../../contract/routes';
+import type { Versioned } from '../../contract/things';
 import { boardInWorker } from '../../workers/fitClient';
 import { call, failureText, Refusal } from './api';
 
@@ -49,12 +43,6 @@ export const $notice = atom<Notice | null>(null);
 export const $conflict = atom<Conflict | null>(null);
 /** Counts the clashes that were settled: a form that was part of one shows from then on what is saved. */
 export const $settled = atom(0);
-
-interface PlanState {
-  readonly plan: Plan;
-  readonly version: number;
-  readonly channelVersions: Readonly<Record<string, number>>;
-}
 
 /**
  * Begins with what the server sent; later calls on the same page keep what is there. Only in a browser: on the server this
@@ -98,7 +86,7 @@ function fail(text: string): void {
 
 /** Fetches the plan anew. */
 export async function reloadPlan(planId: string): Promise<void> {
-  adopt(await call<PlanState>('GET', `/api/plans/${planId}`));
+  adopt(await call('GET /api/plans/[planId]', { planId }));
 }
 
 /** Adds a channel; answers it, or `undefined` when it was refused (a notice says why). The id makes a retry harmless. */
@@ -110,7 +98,7 @@ export async function addChannel(
 ): Promise<Channel | undefined> {
   const channel: Channel = { id, groupId, ...draft };
   try {
-    const saved = await call<{ editId: string | null }>('POST', `/api/plans/${planId}/channels`, { channel });
+    const saved = await call('POST /api/plans/[planId]/channels', { planId }, { value: channel });
     if ($desk.get()) await reloadPlan(planId);
     $notice.set({
       text: `${channel.name} is in the plan.`,
@@ -130,14 +118,8 @@ export async function saveChannel(channel: Channel, version?: number): Promise<b
   if (!desk) return false;
   const from = version ?? desk.channelVersions[channel.id] ?? 0;
   try {
-    const saved = await call<{ version: number; editId: string | null }>(
-      'PUT',
-      `/api/channels/${channel.id}`,
-      {
-        version: from,
-        channel,
-      },
-    );
+    const at = { channelId: channel.id };
+    const saved = await call('PUT /api/channels/[channelId]', at, { version: from, value: channel });
     const now = $desk.get() ?? desk;
     adopt({
       plan: { ...now.plan, channels: now.plan.channels.map((c) => (c.id === channel.id ? channel : c)) },
@@ -160,8 +142,8 @@ export async function saveChannel(channel: Channel, version?: number): Promise<b
         keepMine: () => saveChannel(channel, at),
       });
     if (error instanceof Refusal && error.status === 409) {
-      const current = error.current as { channel: Channel | null; version: number };
-      clash(current.channel, current.version);
+      const current = error.current as Versioned<Channel | null>;
+      clash(current.value, current.version);
     } else if (error instanceof Refusal && error.status === 404) {
       clash(null, 0);
     } else fail(failureText(error));
@@ -174,9 +156,11 @@ export async function deleteChannel(channel: Channel): Promise<boolean> {
   const desk = $desk.get();
   if (!desk) return false;
   try {
-    const { editId } = await call<{ editId: string }>('DELETE', `/api/channels/${channel.id}`, {
-      version: desk.channelVersions[channel.id] ?? 0,
-    });
+    const { editId } = await call(
+      'DELETE /api/channels/[channelId]',
+      { channelId: channel.id },
+      { version: desk.channelVersions[channel.id] ?? 0 },
+    );
     await reloadPlan(desk.plan.id);
     $notice.set({ text: `${channel.name} is deleted.`, kind: 'done', editId });
     return true;
@@ -198,12 +182,10 @@ export async function reorder(channels: readonly Channel[]): Promise<void> {
   adopt({ plan: { ...desk.plan, channels: [...channels] } });
   try {
     const order = channels.map(({ id, groupId }) => ({ id, groupId }));
-    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${desk.plan.id}/order`, {
-      version: desk.version,
-      order,
-    });
-    const now = $desk.get();
-    if (now) $desk.set({ ...now, version: desk.version + 1 });
+    const at = { planId: desk.plan.id };
+    const { editId } = await call('PUT /api/plans/[planId]/order', at, { version: desk.version, order });
+    // What came into another group is a newer version of itself.
+    await reloadPlan(desk.plan.id);
     $notice.set({ text: 'The order is saved.', kind: 'done', editId });
   } catch (error) {
     await reloadPlan(desk.plan.id).catch(() => undefined);
@@ -221,29 +203,29 @@ export async function savePlanHead(head: PlanHead, version?: number): Promise<bo
   if (!desk) return false;
   const { id } = desk.plan;
   try {
-    const { editId } = await call<{ editId: string }>('PUT', `/api/plans/${id}`, {
-      version: version ?? desk.version,
-      head,
-    });
+    const body = { version: version ?? desk.version, value: head };
+    const { editId } = await call('PUT /api/plans/[planId]', { planId: id }, body);
     await reloadPlan(id);
-    $notice.set({ text: 'The plan is saved.', kind: 'done', editId });
+    $notice.set({
+      text: editId ? 'The plan is saved.' : 'Nothing was different.',
+      kind: 'done',
+      ...(editId && { editId }),
+    });
     return true;
   } catch (error) {
     const current =
-      error instanceof Refusal && error.status === 409 ? (error.current as PlanState | null) : null;
-    if (current === null) {
+      error instanceof Refusal && error.status === 409
+        ? (error.current as Versioned<PlanHead | null> | null)
+        : null;
+    if (!current?.value) {
       fail(failureText(error));
       return false;
     }
-    if (current.version === (version ?? desk.version)) {
-      fail('A group that still has channels cannot go. Put its channels into another group first.');
-      return false;
-    }
-    const names = new Map(current.plan.channels.map((channel) => [channel.id, channel.name]));
+    const names = new Map(desk.plan.channels.map((channel) => [channel.id, channel.name]));
     $conflict.set({
-      name: current.plan.name,
+      name: current.value.name,
       mine: head,
-      theirs: headOf(current.plan),
+      theirs: current.value,
       nameOf: (other) => names.get(other),
       keepTheirs: () => reloadPlan(id),
       keepMine: () => savePlanHead(head, current.version),
@@ -255,7 +237,7 @@ export async function savePlanHead(head: PlanHead, version?: number): Promise<bo
 /** Takes an edit back, and loads what is then so. */
 export async function undo(editId: string): Promise<void> {
   try {
-    await call('POST', `/api/edits/${editId}/undo`, {});
+    await call('POST /api/edits/[editId]/undo', { editId }, {});
     const desk = $desk.get();
     if (desk) await reloadPlan(desk.plan.id);
     $notice.set({ text: 'Undone.', kind: 'done' });

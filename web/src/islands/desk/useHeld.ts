@@ -1,36 +1,47 @@
+import type { Net, Person, Station, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
+import type { Versioned } from '../../contract/things';
 import { call, failureText, Refusal } from './api';
 import { $conflict, $notice } from './deskStore';
 
-/** A document with the version that an edit must name. */
-export interface Held<T> {
-  readonly value: T;
-  readonly version: number;
+/** A thing with the version that an edit must name. */
+export type Held<T> = Versioned<T>;
+
+/** What is kept in such a list, and where its routes are. */
+interface Lists {
+  readonly units: Unit;
+  readonly people: Person;
+  readonly teams: Team;
+  readonly stations: Station;
+  readonly nets: Net;
 }
-interface Saved {
-  readonly version: number;
-  readonly editId: string | null;
-}
+const ROUTES = {
+  units: ['POST /api/units', 'PUT /api/units/[unitId]', 'DELETE /api/units/[unitId]'],
+  people: ['POST /api/people', 'PUT /api/people/[id]', 'DELETE /api/people/[id]'],
+  teams: ['POST /api/teams', 'PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
+  stations: ['POST /api/stations', 'PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
+  nets: ['POST /api/nets', 'PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
+} as const;
 
 interface Options<T> {
   /** What one is called where it is spoken of. */
   readonly titleOf: (value: T) => string;
   /** What an id inside of it stands for. */
   readonly nameOf?: (id: string) => string | undefined;
-  /** The name under which its routes carry it. */
-  readonly part?: string;
 }
 
 /** A list of things of one kind: adding, changing and deleting, each with undo; a stale change opens the dialogue with both versions. */
-export function useHeld<T extends { readonly id: string }>(
-  path: string,
+export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
+  list: L,
   initial: readonly Held<T>[],
-  { titleOf, nameOf = () => undefined, part = 'value' }: Options<T>,
+  { titleOf, nameOf = () => undefined }: Options<T>,
 ) {
+  const [post, put, take] = ROUTES[list];
+  const at = (id: string) => ({ id, unitId: id });
   const [held, setHeld] = useState(initial);
   const newer = (error: Refusal): Held<T> | null => {
-    const current = error.current as (Readonly<Record<string, unknown>> & { version: number }) | null;
-    return current?.[part] ? { value: current[part] as T, version: current.version } : null;
+    const current = error.current as { value: T | null; version: number } | null;
+    return current?.value ? { value: current.value, version: current.version } : null;
   };
 
   // An edit undone from the notice is not in this list yet: fetch the page anew.
@@ -73,7 +84,7 @@ export function useHeld<T extends { readonly id: string }>(
 
   const add = (value: T) =>
     attempt(async () => {
-      const { version, editId } = await call<Saved>('POST', path, { [part]: value });
+      const { version, editId } = await call(post, {}, { value } as never);
       setHeld((now) =>
         [...now.filter((entry) => entry.value.id !== value.id), { value, version }].sort(byName),
       );
@@ -82,7 +93,7 @@ export function useHeld<T extends { readonly id: string }>(
   const save = (value: T, version: number): Promise<boolean> =>
     attempt(
       async () => {
-        const saved = await call<Saved>('PUT', `${path}/${value.id}`, { version, [part]: value });
+        const saved = await call(put, at(value.id), { version, value } as never);
         keep({ value, version: saved.version });
         return {
           text: saved.editId ? `${titleOf(value)} is saved.` : 'Nothing was different.',
@@ -102,7 +113,7 @@ export function useHeld<T extends { readonly id: string }>(
     );
   const remove = ({ value, version }: Held<T>) =>
     attempt(async () => {
-      const { editId } = await call<Saved>('DELETE', `${path}/${value.id}`, { version });
+      const { editId } = await call(take, at(value.id), { version });
       setHeld((now) => now.filter((entry) => entry.value.id !== value.id));
       return { text: `${titleOf(value)} is deleted.`, editId };
     });

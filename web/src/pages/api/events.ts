@@ -8,7 +8,7 @@ const PING_MS = 20_000;
  * GET a stream of what changes in the workspace, as server-sent events: kind and id, and the tab it came from. What is changed
  * is not in it; who may see it fetches it. A session that ended meanwhile ends the stream at its next sign of life.
  */
-export const GET = endpoint(null, async ({ db, workspace, context }) => {
+export const GET = endpoint('GET /api/events', async ({ db, workspace, context }) => {
   let stop = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {

@@ -1,7 +1,8 @@
-import type { Role } from './roles';
+import type { Role } from '../../contract/roles';
+import { ROUTES } from '../../contract/routes';
 
 /**
- * The role that each page and endpoint needs; `anyone` takes no session. The only place where this is written: what is not here
+ * The role that each page and endpoint needs; `anyone` takes no session. Pages have theirs here, endpoints in their contract: what has none
  * is refused. A test walks every route with every role.
  */
 export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
@@ -34,66 +35,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/today': 'observer',
   'GET /plans/[planId]/sheets': 'member',
   'GET /plans/[planId]/sheets/[unitId]': 'member',
-
-  'GET /api/health': 'anyone',
-  'POST /api/session': 'anyone',
-  'DELETE /api/session': 'anyone',
-  'POST /api/session/demo': 'anyone',
-  'PUT /api/session/workspace': 'observer',
-  'DELETE /api/session/all': 'observer',
-  'POST /api/accounts/first': 'anyone',
-  'POST /api/links/[token]': 'anyone',
-  'POST /api/enrol/[token]': 'anyone',
-  'PUT /api/account/password': 'observer',
-  'POST /api/account/second-factor': 'observer',
-  'PUT /api/account/second-factor': 'observer',
-  'DELETE /api/account/second-factor': 'observer',
-  'POST /api/team/links': 'coordinator',
-  'PUT /api/team/[accountId]': 'coordinator',
-  'DELETE /api/team/[accountId]': 'coordinator',
-  'POST /api/workspaces': 'coordinator',
-  'GET /api/events': 'observer',
-
-  'GET /api/plans': 'observer',
-  'POST /api/plans': 'editor',
-  'GET /api/plans/[planId]': 'observer',
-  'PUT /api/plans/[planId]': 'editor',
-  'DELETE /api/plans/[planId]': 'editor',
-  'GET /api/plans/[planId]/export': 'observer',
-  'POST /api/plans/[planId]/channels': 'editor',
-  'PUT /api/plans/[planId]/order': 'editor',
-  'POST /api/plans/[planId]/sets': 'editor',
-  'POST /api/plans/[planId]/effort': 'editor',
-  'PUT /api/channels/[channelId]': 'editor',
-  'DELETE /api/channels/[channelId]': 'editor',
-  'POST /api/units': 'editor',
-  'PUT /api/units/[unitId]': 'editor',
-  'DELETE /api/units/[unitId]': 'editor',
-  'GET /api/descriptions/[descriptionId]': 'member',
-  'POST /api/descriptions': 'editor',
-  'PUT /api/descriptions/[descriptionId]': 'editor',
-  'POST /api/descriptions/[descriptionId]/marks': 'member',
-  'PUT /api/descriptions/[descriptionId]/steps': 'editor',
-  'POST /api/directory/search': 'editor',
-  'POST /api/example': 'editor',
-  'POST /api/roster/import': 'editor',
-  'POST /api/roster/workbook': 'editor',
-  'POST /api/roster/bulk': 'editor',
-  'GET /api/roster/export': 'editor',
-  'GET /api/stations/geojson': 'observer',
-  'POST /api/people': 'editor',
-  'PUT /api/people/[id]': 'editor',
-  'DELETE /api/people/[id]': 'editor',
-  'POST /api/teams': 'editor',
-  'PUT /api/teams/[id]': 'editor',
-  'DELETE /api/teams/[id]': 'editor',
-  'POST /api/stations': 'editor',
-  'PUT /api/stations/[id]': 'editor',
-  'DELETE /api/stations/[id]': 'editor',
-  'POST /api/nets': 'editor',
-  'PUT /api/nets/[id]': 'editor',
-  'DELETE /api/nets/[id]': 'editor',
-  'POST /api/edits/[editId]/undo': 'editor',
+  ...Object.fromEntries(Object.entries(ROUTES).map(([name, { role }]) => [name, role])),
 };
 
 const BY_PATTERN = new Map(Object.entries(ACCESS).map(([route, role]) => [route.toLowerCase(), role]));

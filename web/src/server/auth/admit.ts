@@ -1,7 +1,7 @@
 import type { APIContext } from 'astro';
+import { allows } from '../../contract/roles';
 import { Forbidden, SignInNeeded } from '../problem';
 import { neededRole } from './access';
-import { allows } from './roles';
 import { type Session, sessionOf } from './session';
 
 /**

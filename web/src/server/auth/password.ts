@@ -1,12 +1,4 @@
 import { hash, verify } from '@node-rs/argon2';
-import { z } from 'zod';
-
-/** A password as people may choose it. Source for length before rules of letters: NIST SP 800-63B, 5.1.1.2. */
-export const PasswordSchema = z
-  .string()
-  .min(10, 'at least 10 characters')
-  .max(200, 'at most 200 characters')
-  .refine((text) => new Set(text).size >= 4, 'at least four different characters');
 
 /* argon2id with 19 MiB, two passes, one lane. Source: OWASP Password Storage Cheat Sheet. The library's default kind is argon2id. */
 const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;

@@ -1,9 +1,10 @@
 import type { APIContext } from 'astro';
 import type { Knex } from 'knex';
+import { RoleSchema } from '../../contract/account';
+import type { Role } from '../../contract/roles';
 import { getDb } from '../db';
 import { firstWorkspace, type Workspace } from '../repositories/workspaces';
 import { isOwnMachine } from './ownMachine';
-import { type Role, RoleSchema } from './roles';
 import { newToken, tokenHash } from './token';
 
 /** Who is asking: the account, what it is in the workspace it works in, and the person it stands for, where that is known. */

@@ -1,14 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { LineSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
-import { type Role, RoleSchema } from '../auth/roles';
+import { RoleSchema } from '../../contract/account';
+import type { Role } from '../../contract/roles';
 import { ChangedMeanwhile, NotHere } from '../problem';
-
-/** A name to sign in with. */
-export const LoginSchema = LineSchema.trim()
-  .min(2)
-  .max(80)
-  .regex(/^[\p{L}\p{N}._@+-]+$/u, 'letters, digits and . _ @ + - only');
 
 export interface Account {
   readonly id: string;

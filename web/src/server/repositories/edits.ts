@@ -1,18 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
+import type { Kind } from '../../contract/things';
 
-/** What an edit was made on. */
-export type EditKind =
-  | 'channel'
-  | 'plan'
-  | 'planDocument'
-  | 'order'
-  | 'unit'
-  | 'person'
-  | 'team'
-  | 'station'
-  | 'net'
-  | 'description';
+/** What an edit was made on: a thing, or the order of a plan's channels. */
+export type EditKind = Kind | 'order';
 
 export interface Edit {
   readonly id: string;
@@ -113,6 +104,12 @@ export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
     .delete();
   gone += await trx('plan').whereRaw(old).delete();
   gone += await trx('unit').whereRaw(old).delete();
+  gone += await trx('description')
+    .whereRaw(old)
+    .andWhereRaw(
+      'not exists (select 1 from unit where unit.workspace_id = description.workspace_id and unit.description_id = description.id)',
+    )
+    .delete();
   for (const table of ['team', 'station', 'net']) gone += await trx(table).whereRaw(old).delete();
   // Somebody who is still named by a device, an account or a link stays, deleted as they are.
   gone += await trx('person')

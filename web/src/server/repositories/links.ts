@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
-import { type Role, RoleSchema } from '../auth/roles';
+import { RoleSchema } from '../../contract/account';
+import type { Role } from '../../contract/roles';
 import { newToken, tokenHash } from '../auth/token';
 
 /** What a link is good for: an invitation, a new password, or enrolling one's own set without an account. */

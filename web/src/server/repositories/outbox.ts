@@ -1,18 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
+import type { Mail } from '../../contract/team';
 import { notify } from './edits';
 
-/** A mail that a mail server would have sent. */
-export interface Mail {
-  readonly id: string;
-  readonly recipient: string;
-  readonly subject: string;
-  readonly body: string;
-  readonly createdAt: Date;
-}
-
 const fromRow = ({ id, recipient, subject, body, created_at }: Record<string, unknown>): Mail =>
-  ({ id, recipient, subject, body, createdAt: created_at }) as Mail;
+  ({ id, recipient, subject, body, createdAt: (created_at as Date).toISOString() }) as Mail;
 
 /** Keeps a mail that a mail server would send; answers it as it is kept. */
 export async function putInOutbox(

@@ -53,7 +53,7 @@ export async function startWorkspace(
   const id = randomUUID();
   await insertWorkspace(trx, { id, name });
   await trx.raw(
-    'insert into description (workspace_id, id, document) select ?, id, document from description where workspace_id = ?',
+    'insert into description (workspace_id, id, document) select ?, id, document from description where workspace_id = ? and deleted_at is null',
     [id, beside],
   );
   await insertPlan(trx, id, emptyPlan(randomUUID(), randomUUID()));

@@ -1,15 +1,12 @@
-import { z } from 'zod';
 import { countAttempt, forgetAttempts, SIGN_IN_BY_LOGIN } from '@/server/auth/limits';
-import { hashPassword, PasswordSchema, passwordFits } from '@/server/auth/password';
+import { hashPassword, passwordFits } from '@/server/auth/password';
 import { endAllSessions } from '@/server/auth/session';
 import { endpoint } from '@/server/endpoint';
 import { Forbidden, Refusal401 } from '@/server/problem';
 import { accountById, setPassword } from '@/server/repositories/accounts';
 
-const Body = z.strictObject({ old: z.string().max(200), password: PasswordSchema });
-
 /** PUT a new password with the old one: 200, all other sessions end; 400, 401 the old one is wrong, 429. */
-export const PUT = endpoint(Body, async ({ db, write, session, body, context }) => {
+export const PUT = endpoint('PUT /api/account/password', async ({ db, write, session, body, context }) => {
   if (!session.accountId) throw new Forbidden();
   const key = `password ${session.accountId}`;
   await countAttempt(db, key, SIGN_IN_BY_LOGIN);

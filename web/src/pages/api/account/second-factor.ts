@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { countAttempt, SIGN_IN_BY_LOGIN } from '@/server/auth/limits';
 import { passwordFits } from '@/server/auth/password';
 import { newSecondFactor, stepOfCode } from '@/server/auth/secondFactor';
@@ -7,16 +6,14 @@ import { Forbidden, Refusal401 } from '@/server/problem';
 import { accountById, setSecondFactor } from '@/server/repositories/accounts';
 
 /** POST for a new secret, with its picture for an authenticator: 200. It counts only once it is confirmed with PUT. */
-export const POST = endpoint(z.strictObject({}), async ({ db, session }) => {
+export const POST = endpoint('POST /api/account/second-factor', async ({ db, session }) => {
   if (!session.accountId) throw new Forbidden();
   const { login } = await accountById(db, session.accountId);
   return newSecondFactor(login);
 });
 
-const Confirm = z.strictObject({ secret: z.string().regex(/^[A-Z2-7]{16,64}$/), code: z.string().max(20) });
-
 /** PUT the secret with a code made from it: 200, and from now on sign-in asks for one; 401 a wrong code. */
-export const PUT = endpoint(Confirm, async ({ db, write, session, body }) => {
+export const PUT = endpoint('PUT /api/account/second-factor', async ({ db, write, session, body }) => {
   if (!session.accountId) throw new Forbidden();
   await countAttempt(db, `code ${session.accountId}`, SIGN_IN_BY_LOGIN);
   const step = stepOfCode(body.secret, body.code, 0, Date.now());
@@ -27,14 +24,11 @@ export const PUT = endpoint(Confirm, async ({ db, write, session, body }) => {
 });
 
 /** DELETE the second factor, with the password: 200, 401. */
-export const DELETE = endpoint(
-  z.strictObject({ password: z.string().max(200) }),
-  async ({ db, write, session, body }) => {
-    if (!session.accountId) throw new Forbidden();
-    await countAttempt(db, `code ${session.accountId}`, SIGN_IN_BY_LOGIN);
-    const account = await accountById(db, session.accountId);
-    if (!(await passwordFits(account.passwordHash, body.password))) throw new Refusal401('wrong-password');
-    await write((trx) => setSecondFactor(trx, account.id, null, 0));
-    return { on: false };
-  },
-);
+export const DELETE = endpoint('DELETE /api/account/second-factor', async ({ db, write, session, body }) => {
+  if (!session.accountId) throw new Forbidden();
+  await countAttempt(db, `code ${session.accountId}`, SIGN_IN_BY_LOGIN);
+  const account = await accountById(db, session.accountId);
+  if (!(await passwordFits(account.passwordHash, body.password))) throw new Refusal401('wrong-password');
+  await write((trx) => setSecondFactor(trx, account.id, null, 0));
+  return { on: false };
+});

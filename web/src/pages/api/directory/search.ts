@@ -1,19 +1,12 @@
-import { PlaceSchema } from '@umbrex/core/model';
-import { z } from 'zod';
 import { searchDirectory } from '@/server/directory';
 import { endpoint } from '@/server/endpoint';
 import { keepEntries } from '@/server/repositories/directory';
-
-const Body = z.strictObject({
-  near: z.union([z.string().trim().min(1).max(80), z.strictObject(PlaceSchema.shape)]),
-  withinM: z.number().min(1000).max(1_000_000),
-});
 
 /**
  * POST a place and a distance: the directory's stations there, nearest first, each with distance and direction; what it says
  * is kept for the tone advisor. 200 also when the directory has nothing or does not answer: the findings say why. 400.
  */
-export const POST = endpoint(Body, async ({ write, workspace, body }) => {
+export const POST = endpoint('POST /api/directory/search', async ({ write, workspace, body }) => {
   const search = await searchDirectory(body.near, body.withinM);
   if (search.ok) {
     const { source, found } = search.reading;

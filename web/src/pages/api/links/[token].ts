@@ -1,33 +1,22 @@
-import { LineSchema } from '@umbrex/core/model';
-import { z } from 'zod';
+import { LoginSchema } from '@/contract/account';
 import { countAttempt, LINK_BY_ADDRESS } from '@/server/auth/limits';
-import { hashPassword, PasswordSchema } from '@/server/auth/password';
+import { hashPassword } from '@/server/auth/password';
 import { endAllSessions, startSession } from '@/server/auth/session';
-import { openEndpoint } from '@/server/endpoint';
+import { endpoint } from '@/server/endpoint';
 import { NotHere, SignInNeeded } from '@/server/problem';
-import { insertAccount, joinAs, LoginSchema, setPassword, setRole } from '@/server/repositories/accounts';
+import { insertAccount, joinAs, setPassword, setRole } from '@/server/repositories/accounts';
 import { type Link, openLink, useLink } from '@/server/repositories/links';
-
-const Body = z.union([
-  /** With the account one is signed in with. */
-  z.strictObject({ join: z.literal(true) }),
-  z.strictObject({
-    password: PasswordSchema,
-    login: LoginSchema.optional(),
-    name: LineSchema.trim().min(1).max(60).optional(),
-  }),
-]);
 
 /**
  * POST what an invitation or a reset link asks for: 201, signed in. With `join` the account that is signed in takes
  * the invitation. 400, 401, 404 a link that is used, too old or none, 409 the login
  * is taken, 429. A new password ends all other sessions and clears the second factor.
  */
-export const POST = openEndpoint(
-  Body,
+export const POST = endpoint(
+  'POST /api/links/[token]',
   async ({ db, write, session, params, body, context }) => {
     await countAttempt(db, `link ${context.clientAddress}`, LINK_BY_ADDRESS);
-    const token = params.token ?? '';
+    const token = params.token;
     const before = await openLink(db, token);
     if (!before || before.kind === 'enrol') throw new NotHere();
     if ('join' in body) {
@@ -60,7 +49,6 @@ export const POST = openEndpoint(
     await startSession(db, context, accountId, workspaceId);
     return { accountId };
   },
-  { status: 201 },
 );
 
 /** What an invitation makes of whoever takes it. */

@@ -1,4 +1,4 @@
-import { collection } from '@/server/collection';
+import { changes, takes } from '@/server/collection';
 
-/** PUT or DELETE a net; see `collection`. */
-export const { PUT, DELETE } = collection('net');
+export const PUT = changes('PUT /api/nets/[id]', 'net');
+export const DELETE = takes('DELETE /api/nets/[id]', 'net');

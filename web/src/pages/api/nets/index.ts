@@ -1,4 +1,3 @@
-import { collection } from '@/server/collection';
+import { adds } from '@/server/collection';
 
-/** POST a net; see `collection`. */
-export const { POST } = collection('net');
+export const POST = adds('POST /api/nets', 'net');

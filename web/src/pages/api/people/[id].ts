@@ -1,4 +1,4 @@
-import { collection } from '@/server/collection';
+import { changes, takes } from '@/server/collection';
 
-/** PUT or DELETE a person; see `collection`. */
-export const { PUT, DELETE } = collection('person');
+export const PUT = changes('PUT /api/people/[id]', 'person');
+export const DELETE = takes('DELETE /api/people/[id]', 'person');

@@ -1,4 +1,3 @@
-import { collection } from '@/server/collection';
+import { adds } from '@/server/collection';
 
-/** POST a person; see `collection`. */
-export const { POST } = collection('person');
+export const POST = adds('POST /api/people', 'person');

@@ -1,28 +1,14 @@
-import { LicenceSchema, type Person } from '@umbrex/core/model';
-import { z } from 'zod';
+import type { Person } from '@umbrex/core/model';
+import type { BulkChange } from '@/contract/roster';
 import { endpoint } from '@/server/endpoint';
 import { NotHere } from '@/server/problem';
-import { deleteDocument, lockDocuments, saveDocument } from '@/server/repositories/documents';
-
-const Body = z.strictObject({
-  /** The people it is for, each with the version it was chosen at. */
-  people: z
-    .array(z.strictObject({ id: z.uuid(), version: z.number().int() }))
-    .min(1)
-    .max(2000),
-  change: z.discriminatedUnion('do', [
-    z.strictObject({ do: z.literal('join'), teamId: z.uuid() }),
-    z.strictObject({ do: z.literal('leave'), teamId: z.uuid() }),
-    z.strictObject({ do: z.literal('licence'), licence: LicenceSchema }),
-    z.strictObject({ do: z.literal('delete') }),
-  ]),
-});
+import { lockThings, saveThing, takeThing } from '@/server/store/store';
 
 /** POST one change for many people: all of them or none, 200 with how many; 400, 404, 409 when one was changed meanwhile. */
-export const POST = endpoint(Body, ({ write, workspace, body }) =>
+export const POST = endpoint('POST /api/roster/bulk', ({ write, workspace, body }) =>
   write(async (trx) => {
     const { change } = body;
-    const people = await lockDocuments(
+    const people = await lockThings(
       trx,
       'person',
       workspace.id,
@@ -31,14 +17,14 @@ export const POST = endpoint(Body, ({ write, workspace, body }) =>
     for (const { id, version } of body.people) {
       const person = people.get(id);
       if (!person) throw new NotHere();
-      if (change.do === 'delete') await deleteDocument(trx, 'person', workspace.id, id, version);
-      else await saveDocument(trx, 'person', workspace.id, version, changed(person, change));
+      if (change.do === 'delete') await takeThing(trx, 'person', workspace.id, id, version);
+      else await saveThing(trx, 'person', workspace.id, id, version, changed(person, change));
     }
     return { changed: body.people.length };
   }),
 );
 
-type Change = Exclude<z.infer<typeof Body>['change'], { do: 'delete' }>;
+type Change = Exclude<BulkChange, { do: 'delete' }>;
 
 function changed(person: Person, change: Change): Person {
   switch (change.do) {

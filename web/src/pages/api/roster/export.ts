@@ -3,10 +3,8 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { endpoint } from '@/server/endpoint';
 import { NotHere } from '@/server/problem';
-import { listChannelNames } from '@/server/repositories/channels';
 import { listDescriptions } from '@/server/repositories/descriptions';
-import { listDocuments } from '@/server/repositories/documents';
-import { listUnits } from '@/server/repositories/units';
+import { listThings } from '@/server/store/store';
 import { writeWorkbook } from '@/server/workbook';
 
 const Query = z.object({ what: z.enum(['people', 'devices']), as: z.enum(['csv', 'tsv', 'xlsx']) });
@@ -17,16 +15,16 @@ const TYPES = {
 } as const;
 
 /** GET people or devices as a table, `?what=people|devices&as=csv|tsv|xlsx`, as a download: 200, 404 another what or as. */
-export const GET = endpoint(null, async ({ db, workspace, url }) => {
+export const GET = endpoint('GET /api/roster/export', async ({ db, workspace, url }) => {
   const query = Query.safeParse(Object.fromEntries(url.searchParams));
   if (!query.success) throw new NotHere();
   const { what, as } = query.data;
   const [people, teams, units, descriptions, channels] = await Promise.all([
-    listDocuments(db, 'person', workspace.id),
-    listDocuments(db, 'team', workspace.id),
-    listUnits(db, workspace.id),
+    listThings(db, 'person', workspace.id),
+    listThings(db, 'team', workspace.id),
+    listThings(db, 'unit', workspace.id),
     listDescriptions(db, workspace.id),
-    listChannelNames(db, workspace.id),
+    listThings(db, 'channel', workspace.id),
   ]);
   const values = people.map(({ value }) => value);
   const table =
@@ -36,12 +34,12 @@ export const GET = endpoint(null, async ({ db, workspace, url }) => {
           teams.map(({ value }) => value),
         )
       : unitTable(
-          units.map(({ unit }) => unit),
+          units.map(({ value }) => value),
           values,
           {
             descriptions: descriptions.map(({ description }) => description),
             teams: teams.map(({ value }) => value),
-            channels,
+            channels: channels.map(({ value }) => value),
           },
         );
   const rows = table.map((row) => row.map(safeCell));

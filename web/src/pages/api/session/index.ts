@@ -1,23 +1,16 @@
-import { z } from 'zod';
 import { countAttempt, forgetAttempts, SIGN_IN_BY_ADDRESS, SIGN_IN_BY_LOGIN } from '@/server/auth/limits';
 import { passwordFits } from '@/server/auth/password';
 import { stepOfCode } from '@/server/auth/secondFactor';
 import { endSession, startSession } from '@/server/auth/session';
-import { openEndpoint } from '@/server/endpoint';
+import { endpoint } from '@/server/endpoint';
 import { Refusal401 } from '@/server/problem';
 import { accountByLogin, workspacesOf } from '@/server/repositories/accounts';
-
-const Body = z.strictObject({
-  login: z.string().trim().min(1).max(80),
-  password: z.string().min(1).max(200),
-  code: z.string().max(20).optional(),
-});
 
 /**
  * POST login and password, and the time code where the account asks for one: 200 with a session in a cookie, 401 wrong or code
  * needed, 429 too often. Whether there is such a login at all is not said, nor shown by the time it takes.
  */
-export const POST = openEndpoint(Body, async ({ db, body, context }) => {
+export const POST = endpoint('POST /api/session', async ({ db, body, context }) => {
   const login = `login ${body.login.toLowerCase()}`;
   await countAttempt(db, `address ${context.clientAddress}`, SIGN_IN_BY_ADDRESS);
   await countAttempt(db, login, SIGN_IN_BY_LOGIN);
@@ -43,7 +36,7 @@ export const POST = openEndpoint(Body, async ({ db, body, context }) => {
 });
 
 /** DELETE the session of this browser: 200, also when there is none. */
-export const DELETE = openEndpoint(null, async ({ db, context }) => {
+export const DELETE = endpoint('DELETE /api/session', async ({ db, context }) => {
   await endSession(db, context);
   return { ended: true };
 });

@@ -1,4 +1,4 @@
-import { collection } from '@/server/collection';
+import { changes, takes } from '@/server/collection';
 
-/** PUT or DELETE a station; see `collection`. */
-export const { PUT, DELETE } = collection('station');
+export const PUT = changes('PUT /api/stations/[id]', 'station');
+export const DELETE = takes('DELETE /api/stations/[id]', 'station');

@@ -1,11 +1,11 @@
 import { stationsToGeoJson } from '@umbrex/core/stations';
 import { endpoint } from '@/server/endpoint';
-import { listDocuments } from '@/server/repositories/documents';
 import { stationFor } from '@/server/stations';
+import { listThings } from '@/server/store/store';
 
 /** GET the stations that have a site as GeoJSON, as a download; observers get them without tones: 200. */
-export const GET = endpoint(null, async ({ db, workspace, session }) => {
-  const stations = await listDocuments(db, 'station', workspace.id);
+export const GET = endpoint('GET /api/stations/geojson', async ({ db, workspace, session }) => {
+  const stations = await listThings(db, 'station', workspace.id);
   const seen = stations.map(({ value }) => stationFor(session, value));
   return new Response(`${JSON.stringify(stationsToGeoJson(seen), null, 2)}\n`, {
     headers: {

@@ -1,4 +1,3 @@
-import { collection } from '@/server/collection';
+import { adds } from '@/server/collection';
 
-/** POST a station; see `collection`. */
-export const { POST } = collection('station');
+export const POST = adds('POST /api/stations', 'station');

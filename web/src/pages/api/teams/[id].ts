@@ -1,4 +1,4 @@
-import { collection } from '@/server/collection';
+import { changes, takes } from '@/server/collection';
 
-/** PUT or DELETE a team; see `collection`. */
-export const { PUT, DELETE } = collection('team');
+export const PUT = changes('PUT /api/teams/[id]', 'team');
+export const DELETE = takes('DELETE /api/teams/[id]', 'team');

@@ -1,4 +1,3 @@
-import { collection } from '@/server/collection';
+import { adds } from '@/server/collection';
 
-/** POST a team; see `collection`. */
-export const { POST } = collection('team');
+export const POST = adds('POST /api/teams', 'team');

@@ -1,14 +1,7 @@
-import { ChannelSchema } from '@umbrex/core/model';
-import { z } from 'zod';
 import { endpoint } from '@/server/endpoint';
-import { addChannel } from '@/server/repositories/channels';
-
-const Body = z.strictObject({ channel: ChannelSchema });
+import { addChannel } from '@/server/repositories/plans';
 
 /** POST a channel with an id made by the client: 201 with its version, 400, 404, 409 when the id is another channel's. */
-export const POST = endpoint(
-  Body,
-  ({ write, workspace, params, body }) =>
-    write((trx) => addChannel(trx, workspace.id, params.planId ?? '', body.channel)),
-  { status: 201 },
+export const POST = endpoint('POST /api/plans/[planId]/channels', ({ write, workspace, params, body }) =>
+  write((trx) => addChannel(trx, workspace.id, params.planId, body.value)),
 );

@@ -1,19 +1,14 @@
 import { effortOfNumbers } from '@umbrex/core/effort';
-import { NumberingSchema } from '@umbrex/core/model';
-import { z } from 'zod';
 import { loadDesk } from '@/server/desk';
 import { endpoint } from '@/server/endpoint';
 import { attempt, loadedAlike } from '@/server/sheetPage';
-
-const numbers = NumberingSchema.shape.numbers;
-const Body = z.strictObject({ numbers, others: z.array(numbers).min(1).max(6) });
 
 /**
  * POST numbers and others beside them: how many presses and minutes more each of the others takes to load the
  * fleet, and how many sets are left out of that since their sheet cannot be made. Nothing is kept.
  */
-export const POST = endpoint(Body, async ({ db, session, params, body }) => {
-  const desk = await loadDesk(db, session, params.planId ?? '');
+export const POST = endpoint('POST /api/plans/[planId]/effort', async ({ db, session, params, body }) => {
+  const desk = await loadDesk(db, session, params.planId);
   const plan = { ...desk.state.plan, numbering: { numbers: body.numbers, pins: [] } };
   const effort = body.others.map(() => ({ presses: 0, minutes: 0 }));
   let left = 0;

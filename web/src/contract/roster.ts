@@ -1,0 +1,35 @@
+import { LicenceSchema, LineSchema, PersonSchema, StationSchema, UnitSchema } from '@umbrex/core/model';
+import { z } from 'zod';
+
+/** One change for many people, each with the version they were chosen at. */
+export const BulkSchema = z.strictObject({
+  people: z
+    .array(z.strictObject({ id: z.uuid(), version: z.number().int() }))
+    .min(1)
+    .max(2000),
+  change: z.discriminatedUnion('do', [
+    z.strictObject({ do: z.literal('join'), teamId: z.uuid() }),
+    z.strictObject({ do: z.literal('leave'), teamId: z.uuid() }),
+    z.strictObject({ do: z.literal('licence'), licence: LicenceSchema }),
+    z.strictObject({ do: z.literal('delete') }),
+  ]),
+});
+export type BulkChange = z.infer<typeof BulkSchema>['change'];
+
+/** People, devices and stations that were read from a table or a map file. */
+export const ImportSchema = z.strictObject({
+  people: z.array(PersonSchema).max(2000).default([]),
+  units: z.array(UnitSchema).max(2000).default([]),
+  stations: z.array(StationSchema).max(2000).default([]),
+});
+
+/** What a holder says of their own set: its kind, the serial from the label, and at most four answers. */
+export const EnrolmentSchema = z.strictObject({
+  descriptionId: z.string().regex(/^[a-z0-9][a-z0-9-]{1,40}$/),
+  serial: LineSchema.trim().min(1).max(40),
+  nickname: LineSchema.trim().min(1).max(40),
+  firmware: LineSchema.trim().max(20),
+  batteryChanged: z.union([z.iso.date(), z.literal('unknown')]),
+  /** What they keep for themselves, in their own words; numbers are read from it. */
+  keeps: LineSchema.trim().max(120),
+});

@@ -1,0 +1,245 @@
+import type { Finding } from '@umbrex/core/findings';
+import type { DirectoryReading } from '@umbrex/core/formats';
+import {
+  type Channel,
+  ChannelSchema,
+  type Mark,
+  MarkSchema,
+  type NamedPlace,
+  type Net,
+  NumberingSchema,
+  type Person,
+  PlaceSchema,
+  type Plan,
+  type PlanHead,
+  RecordingSchema,
+  type Station,
+  type Team,
+  type Unit,
+} from '@umbrex/core/model';
+import { z } from 'zod';
+import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
+import type { Role } from './roles';
+import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
+import { type ParamsOf, route } from './route';
+import { LinkSchema, type Mail } from './team';
+import { type Saved, SCHEMAS } from './things';
+
+/** A plan with the versions that edits must name. */
+export interface PlanState {
+  readonly plan: Plan;
+  readonly version: number;
+  readonly channelVersions: Readonly<Record<string, number>>;
+}
+/** What a directory gave, or why it gave nothing; the findings go to the user as they are. */
+export type DirectorySearch =
+  | { readonly ok: true; readonly place: NamedPlace; readonly reading: DirectoryReading }
+  | { readonly ok: false; readonly findings: readonly Finding[]; readonly places: readonly NamedPlace[] };
+/** How much more another choice of numbers takes to load on the fleet. */
+export interface Effort {
+  readonly presses: number;
+  readonly minutes: number;
+}
+/** What can be taken back. */
+interface Undoable {
+  readonly editId: string;
+}
+
+const version = z.number().int();
+const From = z.strictObject({ version });
+const Nothing = z.strictObject({});
+const numbers = NumberingSchema.shape.numbers;
+/** Adding is answered alike when it is sent twice; a change from an older version is refused with the newer state. */
+const add = <T>(value: z.ZodType<T>) => route<Saved<T>>()('editor', z.strictObject({ value }), [409], 201);
+const change = <T>(value: z.ZodType<T>) =>
+  route<Saved<T>>()('editor', z.strictObject({ version, value }), [409]);
+const take = () => route<Undoable>()('editor', From, [409]);
+
+/** Every endpoint there is, by method and path. What is not here is nobody's. */
+export const ROUTES = {
+  /** Whether the server is up and the database answers. */
+  'GET /api/health': route<{ ok: boolean; database: string }>()('anyone', null, [503]),
+  /** What changes in the workspace, as server-sent events: kind, id, and the tab it came from. */
+  'GET /api/events': route<Response>()('observer', null),
+
+  /** Login and password, and the time code where the account asks for one. */
+  'POST /api/session': route<{ name: string }>()(
+    'anyone',
+    z.strictObject({
+      login: z.string().trim().min(1).max(80),
+      password: z.string().min(1).max(200),
+      code: z.string().max(20).optional(),
+    }),
+    [401, 429],
+  ),
+  'DELETE /api/session': route<{ ended: true }>()('anyone', null),
+  /** Signs in as the demo's account of a role; only in the demo. */
+  'POST /api/session/demo': route<{ name: string }>()('anyone', z.strictObject({ role: RoleSchema }), [404]),
+  'PUT /api/session/workspace': route<{ workspaceId: string }>()(
+    'observer',
+    z.strictObject({ workspaceId: z.uuid() }),
+    [404],
+  ),
+  'DELETE /api/session/all': route<{ ended: true }>()('observer', null),
+  /** The first coordinator: only while there is no account, and only at the server's own machine or with its word. */
+  'POST /api/accounts/first': route<{ accountId: string }>()(
+    'anyone',
+    FirstAccountSchema,
+    [401, 403, 409, 429],
+    201,
+  ),
+  'POST /api/links/[token]': route<{ accountId: string }>()('anyone', TakeLinkSchema, [401, 409, 429], 201),
+  /** What a holder says of their own set, without an account. */
+  'POST /api/enrol/[token]': route<{ nickname: string }>()('anyone', EnrolmentSchema, [429], 201),
+  'PUT /api/account/password': route<{ changed: true }>()(
+    'observer',
+    z.strictObject({ old: z.string().max(200), password: PasswordSchema }),
+    [429],
+  ),
+  /** A new secret with its picture for an authenticator; it counts once it is confirmed. */
+  'POST /api/account/second-factor': route<{ secret: string; uri: string; svg: string }>()(
+    'observer',
+    Nothing,
+  ),
+  'PUT /api/account/second-factor': route<{ on: true }>()(
+    'observer',
+    z.strictObject({ secret: z.string().regex(/^[A-Z2-7]{16,64}$/), code: z.string().max(20) }),
+    [429],
+  ),
+  'DELETE /api/account/second-factor': route<{ on: false }>()(
+    'observer',
+    z.strictObject({ password: z.string().max(200) }),
+    [429],
+  ),
+  /** An invitation, a reset or an enrolment: the path of the link, shown this once, and the mail that would carry it. */
+  'POST /api/team/links': route<{ path: string; mail: Mail }>()('coordinator', LinkSchema, [404, 409], 201),
+  /** A member's role and the person they are; the last coordinator stays one. Their sessions here end. */
+  'PUT /api/team/[accountId]': route<{ role: Role }>()(
+    'coordinator',
+    z.strictObject({ role: RoleSchema, personId: z.uuid().nullable() }),
+    [409],
+  ),
+  'DELETE /api/team/[accountId]': route<{ removed: true }>()('coordinator', null, [409]),
+  /** A further workspace, with the caller as its coordinator; the session goes on in it. */
+  'POST /api/workspaces': route<{ id: string }>()(
+    'coordinator',
+    z.strictObject({ name: NameSchema }),
+    [],
+    201,
+  ),
+
+  'GET /api/plans': route<readonly { id: string; name: string }[]>()('observer', null),
+  /** A plan document; fresh ids where they are taken. */
+  'POST /api/plans': route<{ id: string }>()('editor', z.unknown(), [], 201),
+  'GET /api/plans/[planId]': route<PlanState>()('observer', null, [400]),
+  'PUT /api/plans/[planId]': change<PlanHead>(SCHEMAS.plan),
+  'DELETE /api/plans/[planId]': take(),
+  /** The document that others read, as a download; `?public` as observers see it. */
+  'GET /api/plans/[planId]/export': route<Response>()('observer', null, [400]),
+  'POST /api/plans/[planId]/channels': add<Channel>(ChannelSchema),
+  'PUT /api/plans/[planId]/order': route<Undoable>()(
+    'editor',
+    z.strictObject({
+      version,
+      order: z.array(z.strictObject({ id: z.uuid(), groupId: z.uuid() })).max(2000),
+    }),
+    [409],
+  ),
+  /** A starter set: a group of its own with all its channels, in one move. */
+  'POST /api/plans/[planId]/sets': route<{ group: string; channels: number }>()(
+    'editor',
+    z.strictObject({ set: z.string().max(40), version }),
+    [409],
+    201,
+  ),
+  /** How much more each of the others takes to load than some numbers; `left` sets are left out. Nothing is kept. */
+  'POST /api/plans/[planId]/effort': route<{ effort: readonly Effort[]; left: number }>()(
+    'editor',
+    z.strictObject({ numbers, others: z.array(numbers).min(1).max(6) }),
+  ),
+  'PUT /api/channels/[channelId]': change<Channel>(SCHEMAS.channel),
+  'DELETE /api/channels/[channelId]': take(),
+  'POST /api/units': add<Unit>(SCHEMAS.unit),
+  'PUT /api/units/[unitId]': change<Unit>(SCHEMAS.unit),
+  'DELETE /api/units/[unitId]': take(),
+  'POST /api/people': add<Person>(SCHEMAS.person),
+  'PUT /api/people/[id]': change<Person>(SCHEMAS.person),
+  'DELETE /api/people/[id]': take(),
+  'POST /api/teams': add<Team>(SCHEMAS.team),
+  'PUT /api/teams/[id]': change<Team>(SCHEMAS.team),
+  'DELETE /api/teams/[id]': take(),
+  'POST /api/stations': add<Station>(SCHEMAS.station),
+  'PUT /api/stations/[id]': change<Station>(SCHEMAS.station),
+  'DELETE /api/stations/[id]': take(),
+  'POST /api/nets': add<Net>(SCHEMAS.net),
+  'PUT /api/nets/[id]': change<Net>(SCHEMAS.net),
+  'DELETE /api/nets/[id]': take(),
+
+  /** The description of a kind as the document that is brought in again, as a download. */
+  'GET /api/descriptions/[descriptionId]': route<Response>()('member', null),
+  /** Answers findings about the words of its steps; the one that is there where its id is taken. */
+  'POST /api/descriptions': route<{ id: string; version: number; findings: readonly Finding[] }>()(
+    'editor',
+    z.unknown(),
+    [409],
+    201,
+  ),
+  /** A corrected description in its place. */
+  'PUT /api/descriptions/[descriptionId]': route<{
+    id: string;
+    version: number;
+    editId: string | null;
+    findings: readonly Finding[];
+  }>()('editor', z.strictObject({ version, description: z.unknown() }), [409]),
+  /** A person's word on a description. */
+  'POST /api/descriptions/[descriptionId]/marks': route<{
+    marks: readonly Mark[];
+    version: number;
+    editId: string | null;
+  }>()('member', z.strictObject({ version, mark: MarkSchema }), [409], 201),
+  /** The steps that somebody recorded with a set in hand. */
+  'PUT /api/descriptions/[descriptionId]/steps': route<{ version: number; editId: string | null }>()(
+    'editor',
+    z.strictObject({ version, recording: RecordingSchema }),
+    [409],
+  ),
+
+  /** The directory's stations around a place, nearest first; what it says is kept for the tone advisor. */
+  'POST /api/directory/search': route<DirectorySearch>()(
+    'editor',
+    z.strictObject({
+      near: z.union([z.string().trim().min(1).max(80), z.strictObject(PlaceSchema.shape)]),
+      withinM: z.number().min(1000).max(1_000_000),
+    }),
+  ),
+  /** The invented plan of Ostrel Island beside one's own, with a few sets when there are none. */
+  'POST /api/example': route<{ id: string }>()('editor', Nothing, [], 201),
+  /** All of them or none. */
+  'POST /api/roster/import': route<{ people: number; units: number; stations: number }>()(
+    'editor',
+    ImportSchema,
+    [409],
+    201,
+  ),
+  /** The cells of a workbook's first sheet as texts; it comes as the file is. */
+  'POST /api/roster/workbook': route<{ rows: string[][] }>()('editor', null, [400, 413, 415]),
+  'POST /api/roster/bulk': route<{ changed: number }>()('editor', BulkSchema, [404, 409]),
+  /** People or devices as a table, `?what=people|devices&as=csv|tsv|xlsx`, as a download. */
+  'GET /api/roster/export': route<Response>()('editor', null, [404]),
+  /** The stations that have a site, as a download; observers get them without tones. */
+  'GET /api/stations/geojson': route<Response>()('observer', null),
+  'POST /api/edits/[editId]/undo': route<{ undone: string }>()('editor', Nothing, [409]),
+} as const;
+
+export type Routes = typeof ROUTES;
+export type RouteName = keyof Routes;
+/** What a caller sends: what has a usual value may be left out. */
+export type SentTo<R extends RouteName> = Routes[R]['body'] extends z.ZodType
+  ? z.input<Routes[R]['body']>
+  : undefined;
+/** What a handler gets. */
+export type BodyOf<R extends RouteName> = Routes[R]['body'] extends z.ZodType
+  ? z.output<Routes[R]['body']>
+  : undefined;
+export type AnswerOf<R extends RouteName> = NonNullable<Routes[R]['answer']>;
+export type PathOf<R extends RouteName> = ParamsOf<R>;

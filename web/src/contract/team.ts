@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { NameSchema, RoleSchema } from './account';
+
+/** Who is to get a link, and for what. */
+export const LinkSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('invite'),
+    name: NameSchema,
+    role: RoleSchema,
+    personId: z.uuid().nullable().default(null),
+  }),
+  z.strictObject({ kind: z.literal('reset'), accountId: z.uuid() }),
+  z.strictObject({ kind: z.literal('enrol'), name: NameSchema, personId: z.uuid().nullable().default(null) }),
+]);
+
+/** A mail that would have been sent; when as a moment in UTC. */
+export interface Mail {
+  readonly id: string;
+  readonly recipient: string;
+  readonly subject: string;
+  readonly body: string;
+  readonly createdAt: string;
+}
