@@ -144,10 +144,35 @@ describe('how a sheet begins', () => {
 describe('what an edit was', () => {
   it('a description that was replaced is said with what is other in it, and not written out', () => {
     const document = { id: 'x', title: 'Old', fields: [1], keys: { a: 'A' } };
-    const after = { document: { ...document, title: 'New', fields: [2] } };
-    expect(editText({ kind: 'description', before: { document }, after })).toEqual({
+    const after = { ...document, title: 'New', fields: [2] };
+    expect(editText({ kind: 'description', before: document, after }, {})).toEqual({
       what: 'put another description of the kind of device “New” in the place of the old one',
       changes: ['other in it: title, fields'],
     });
+  });
+  it('a change is said field by field in words, long ones cut', () => {
+    const before = { name: 'Ada', note: '', teamIds: ['t'] };
+    const after = { name: 'Ada', note: 'x'.repeat(300), teamIds: [] };
+    const { what, changes } = editText(
+      { kind: 'person', before, after },
+      { team: [{ id: 't', name: 'Watch' }] },
+    );
+    expect(what).toBe('changed the person “Ada”');
+    expect(changes).toEqual(['teams: Watch → none', `note: none → ${'x'.repeat(119)}…`]);
+  });
+  it('and what was written before a field was there says nothing of it', () =>
+    expect(
+      editText({ kind: 'unit', before: { nickname: 'A' }, after: { nickname: 'A', names: 'later' } }, {}),
+    ).toEqual({
+      what: 'changed the device “A”',
+      changes: ['names on its display: none → later'],
+    }));
+  it('what is there and what is gone, by the name it has', () => {
+    expect(editText({ kind: 'net', before: null, after: { name: 'Monday' } }, {}).what).toBe(
+      'added the net “Monday”',
+    );
+    expect(editText({ kind: 'description', before: { title: 'Old' }, after: null }, {}).what).toBe(
+      'deleted the kind of device “Old”',
+    );
   });
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { columnsOf, guessMapping, readTable } from '@umbrex/core/fields';
 import { type Channel, type Person, PersonSchema, type Plan } from '@umbrex/core/model';
-import { guessMapping, PEOPLE_COLUMNS, readPeople } from '@umbrex/core/roster';
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -126,7 +126,7 @@ describe('many at once: all or none', () => {
   it('one change for many goes through for all, or for none when one was changed meanwhile', async () => {
     const many = [person('Bulk 1'), person('Bulk 2'), person('Bulk 3')];
     expect((await send('POST', '/api/roster/import', {}, { people: many })).body).toMatchObject({
-      people: 3,
+      added: 3,
     });
     const { id: teamId } = (await send('POST', '/api/teams', {}, { value: person('Bulk team') })).body.value;
     const bulk = (versions: readonly number[], change: object) =>
@@ -179,13 +179,13 @@ describe('spreadsheets', () => {
       expect(headers.get('content-disposition')).toBe(`attachment; filename="people.${as}"`);
       const [header = [], ...rows] = Papa.parse<string[]>(body, { delimiter }).data;
       for (const cell of rows.flat()) expect(cell).not.toMatch(/^[=+\-@\t\r]/);
-      const read = readPeople({
+      const read = readTable('person', {
         rows,
         firstLine: 2,
-        mapping: guessMapping(header, PEOPLE_COLUMNS),
+        mapping: guessMapping(header, columnsOf('person')),
         newId: randomUUID,
         present: [],
-        teams: (await db('team').where({ deleted_at: null })).map((row) => row.document),
+        names: { team: (await db('team').where({ deleted_at: null })).map((row) => row.document) },
       });
       const kept = (await db('person').where({ deleted_at: null })).map((row) =>
         PersonSchema.parse(row.document),

@@ -1,4 +1,5 @@
-import type { Plan } from '../model/index';
+import { masked } from '../fields/index';
+import { headOf, type Plan } from '../model/index';
 
 /**
  * A plan as those may see it who are not members: tones that the group keeps to itself are gone, and stand as unknown. A
@@ -7,14 +8,7 @@ import type { Plan } from '../model/index';
 export function maskSecretTones(plan: Plan): Plan {
   return {
     ...plan,
-    channels: plan.channels.map((channel) =>
-      channel.tonesSecret
-        ? {
-            ...channel,
-            transmitTone: channel.transmitHz === null ? 'off' : 'unknown',
-            receiveTone: 'unknown',
-          }
-        : channel,
-    ),
+    ...masked('plan', headOf(plan)),
+    channels: plan.channels.map((channel) => masked('channel', channel)),
   };
 }

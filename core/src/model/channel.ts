@@ -11,9 +11,13 @@ const UNSEEN = /[\u061c\u200e\u200f\u2028-\u202e\u2066-\u2069]/g;
 export const LineSchema = z
   .string()
   .overwrite((text) => text.replace(UNSEEN, ''))
-  .regex(/^[^\p{Cc}]*$/u, 'one line of text without control characters');
+  .regex(/^[^\p{Cc}]*$/u, 'one line of text without control characters')
+  // Half of a sign (Unicode, surrogates): no file and no database takes it.
+  .regex(/^[^\p{Cs}]*$/u, 'text without halves of signs');
 
-export const ServiceOrOtherSchema = z.enum([...SERVICE_IDS, 'other']);
+/** What a channel may belong to. */
+export const SERVICES_OR_OTHER = [...SERVICE_IDS, 'other'] as const;
+export const ServiceOrOtherSchema = z.enum(SERVICES_OR_OTHER);
 
 /** Where a channel was taken from: the source's name, the day it last changed its entry, and the day it was taken. */
 export const ListedSchema = z.strictObject({

@@ -81,10 +81,13 @@ const SetupSchema = z.record(
   z.record(z.string().max(41), z.number().int().min(0).max(500)),
 );
 
+/** Where rules are known; `EU` stands for the European recommendations, `other` for everywhere else. */
+export const COUNTRIES = ['US', 'AU', 'EU', 'other'] as const;
+
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
   /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */
-  country: z.enum(['US', 'AU', 'EU', 'other']),
+  country: z.enum(COUNTRIES),
   /** Whether sets wait for the receive tone where one is sent (closed) or hear everyone (open). */
   receivePolicy: z.enum(['open', 'closed']),
   /** Whether scans stay for the answer after somebody spoke: for conversations they do. */

@@ -1,4 +1,13 @@
-import { LicenceSchema, LineSchema, PersonSchema, StationSchema, UnitSchema } from '@umbrex/core/model';
+import {
+  ChannelSchema,
+  LicenceSchema,
+  LineSchema,
+  NetSchema,
+  PersonSchema,
+  StationSchema,
+  TeamSchema,
+  UnitSchema,
+} from '@umbrex/core/model';
 import { z } from 'zod';
 
 /** One change for many people, each with the version they were chosen at. */
@@ -16,12 +25,23 @@ export const BulkSchema = z.strictObject({
 });
 export type BulkChange = z.infer<typeof BulkSchema>['change'];
 
-/** People, devices and stations that were read from a table or a map file. */
-export const ImportSchema = z.strictObject({
-  people: z.array(PersonSchema).max(2000).default([]),
-  units: z.array(UnitSchema).max(2000).default([]),
-  stations: z.array(StationSchema).max(2000).default([]),
-});
+const many = <T>(schema: z.ZodType<T>) => z.array(schema).max(2000).default([]);
+
+/** What was read from a table or a map file; channels come into a plan. */
+export const ImportSchema = z
+  .strictObject({
+    planId: z.uuid().optional(),
+    teams: many(TeamSchema),
+    people: many(PersonSchema),
+    units: many(UnitSchema),
+    stations: many(StationSchema),
+    nets: many(NetSchema),
+    channels: many(ChannelSchema),
+  })
+  .refine(({ planId, channels }) => channels.length === 0 || planId !== undefined, {
+    error: 'the plan that the channels come into',
+    path: ['planId'],
+  });
 
 /** What a holder says of their own set: its kind, the serial from the label, and at most four answers. */
 export const EnrolmentSchema = z.strictObject({

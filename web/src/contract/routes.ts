@@ -215,16 +215,11 @@ export const ROUTES = {
   /** The invented plan of Ostrel Island beside one's own, with a few sets when there are none. */
   'POST /api/example': route<{ id: string }>()('editor', Nothing, [], 201),
   /** All of them or none. */
-  'POST /api/roster/import': route<{ people: number; units: number; stations: number }>()(
-    'editor',
-    ImportSchema,
-    [409],
-    201,
-  ),
+  'POST /api/roster/import': route<{ added: number }>()('editor', ImportSchema, [404, 409], 201),
   /** The cells of a workbook's first sheet as texts; it comes as the file is. */
   'POST /api/roster/workbook': route<{ rows: string[][] }>()('editor', null, [400, 413, 415]),
   'POST /api/roster/bulk': route<{ changed: number }>()('editor', BulkSchema, [404, 409]),
-  /** People or devices as a table, `?what=people|devices&as=csv|tsv|xlsx`, as a download. */
+  /** Things as a table, `?what=people&as=csv|tsv|xlsx`, as a download; `?what=channels&plan=…` of a plan. */
   'GET /api/roster/export': route<Response>()('editor', null, [404]),
   /** The stations that have a site, as a download; observers get them without tones. */
   'GET /api/stations/geojson': route<Response>()('observer', null),

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { type RadioCheck, radioChecks } from '@umbrex/core/check';
 import type { LoadedAlike } from '@umbrex/core/effort';
+import { sheetPart } from '@umbrex/core/fields';
 import { type Cell, hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
@@ -15,7 +16,14 @@ import {
   type UnitState,
   withProof,
 } from '@umbrex/core/flow';
-import type { Description, Person, Station, Unit } from '@umbrex/core/model';
+import {
+  type Description,
+  headOf,
+  type Person,
+  type Plan,
+  type Station,
+  type Unit,
+} from '@umbrex/core/model';
 import {
   type CardSlot,
   type CopyOffer,
@@ -47,7 +55,7 @@ const proofs = new Kept<Proof>(400);
 /** Prepares a unit's part of the plan, once for all units that are alike until the plan, their kind or what they hold changes. */
 export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
   const { plan } = desk.state;
-  const planMark = markOf(plan);
+  const planMark = markOf(sheetPartOf(plan));
   const kindMarks = new Map<string, string>();
   return ({ description }, unit) => {
     const others = calledBy(desk, description, unit);
@@ -68,9 +76,16 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
   };
 }
 
-/** What of a unit its sheet depends on, besides whom it can call. */
-function stateOf({ keeps, holds, accepts, carries, roleId, pickedTone, start, names }: Unit): UnitState {
-  return { keeps, holds, accepts, carries, roleId, pickedTone, start, names };
+/** What of a unit its sheet depends on. How it is called is asked only where a set holds that: sets that are alike share a sheet. */
+function stateOf(unit: Unit): UnitState {
+  const { nickname: _n, fleetId: _f, descriptionId: _d, ...state } = sheetPart('unit', unit);
+  return state as unknown as UnitState;
+}
+
+/** What of a plan sheets depend on. */
+function sheetPartOf(plan: Plan) {
+  const channels = plan.channels.map((channel) => [channel.id, sheetPart('channel', channel)]);
+  return [sheetPart('plan', headOf(plan)), channels];
 }
 
 /** The fleet as it is loaded: sets of a kind of which the same is known, and how many there are. */

@@ -37,12 +37,48 @@ export async function readWorkbook(file: ArrayBuffer): Promise<string[][]> {
     const row = sheet.getRow(r);
     rows.push(Array.from({ length: width }, (_, c) => cellText(row.getCell(c + 1))));
   }
-  return rows;
+  return gathered(rows);
 }
 
 function cellText(cell: ExcelJS.Cell): string {
   if (cell.value instanceof Date) return cell.value.toISOString().slice(0, 10);
   return String(cell.text ?? '');
+}
+
+/** As many characters as a cell takes. Source: Microsoft, Excel specifications and limits. */
+const MOST_LETTERS = 32_767;
+
+/** Texts that are longer than a cell go on in columns beside it, titled `Holds now (2)`. */
+function spread(rows: readonly (readonly string[])[]): string[][] {
+  const [header = []] = rows;
+  const widths = header.map((_, c) =>
+    Math.max(1, ...rows.map((row) => Math.ceil((row[c] ?? '').length / MOST_LETTERS))),
+  );
+  return rows.map((row, r) =>
+    widths.flatMap((width, c) =>
+      Array.from({ length: width }, (_, part) =>
+        r === 0
+          ? `${row[c] ?? ''}${part === 0 ? '' : ` (${part + 1})`}`
+          : (row[c] ?? '').slice(part * MOST_LETTERS, (part + 1) * MOST_LETTERS),
+      ),
+    ),
+  );
+}
+
+/** The same rows with what was spread put together again. */
+function gathered(rows: readonly (readonly string[])[]): string[][] {
+  const [header = []] = rows;
+  const own = header.map((title, c) => {
+    const [, base, part] = /^(.*) \((\d+)\)$/.exec(title) ?? [];
+    const at = Number(part) - 1;
+    return base !== undefined && at > 0 && header[c - at] === base ? c - at : c;
+  });
+  return rows.map((row, r) => {
+    const cells = header.map(() => '');
+    for (const [c, to] of own.entries())
+      cells[to] = r === 0 ? (header[to] ?? '') : `${cells[to]}${row[c] ?? ''}`;
+    return cells.filter((_, c) => own[c] === c);
+  });
 }
 
 /** A table as a workbook: the first row is a header, every cell is text, so nothing in it is a formula. */
@@ -52,7 +88,7 @@ export async function writeWorkbook(
 ): Promise<Uint8Array<ArrayBuffer>> {
   const book = new ExcelJS.Workbook();
   const sheet = book.addWorksheet(title, { views: [{ state: 'frozen', ySplit: 1 }] });
-  for (const row of rows) sheet.addRow([...row]);
+  for (const row of spread(rows)) sheet.addRow(row);
   sheet.getRow(1).font = { bold: true };
   sheet.columns.forEach((column, i) => {
     column.numFmt = '@';

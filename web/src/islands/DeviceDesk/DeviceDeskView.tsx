@@ -7,7 +7,7 @@ import { TakeInFile } from '../../components/TakeInFile';
 import { NAMING_OPTIONS } from '../../messages/naming';
 import { address } from '../desk/api';
 import { TakeOut } from '../desk/TakeOut';
-import { RosterImport } from '../RosterImport/RosterImport';
+import { TableImport } from '../TableImport/TableImport';
 import { SetupForm } from './SetupForm';
 import { UnitForm } from './UnitForm';
 import type { Kind, useDeviceDesk } from './useDeviceDesk';
@@ -67,7 +67,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
             <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
               Bring in a table
             </button>
-            <TakeOut what="devices" />
+            <TakeOut kind="unit" />
           </p>
         </section>
       )}
@@ -79,13 +79,10 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
       {mayEdit && <OtherKinds kinds={kinds.filter(({ id }) => !held.has(id))} />}
       {mayEdit && <TakeIn {...props} />}
       {importing && (
-        <RosterImport
-          what="devices"
-          people={people}
-          teams={props.teams}
-          channels={props.pairs}
-          units={units.map(({ unit }) => unit)}
-          kinds={kinds}
+        <TableImport
+          kind="unit"
+          present={units.map(({ unit }) => unit)}
+          names={props.names}
           close={() => setImporting(false)}
         />
       )}

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { numbersText, readNumbers } from '@umbrex/core/fields';
 import { type Unit, type UnitInput, UnitSchema } from '@umbrex/core/model';
-import { numbersText, readNumbers } from '@umbrex/core/roster';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';

@@ -1,6 +1,6 @@
 import type { Finding } from '@umbrex/core/findings';
 import type { Naming, Person, PlanHead, Unit } from '@umbrex/core/model';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Versioned } from '../../contract/things';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -55,15 +55,20 @@ function withSettings<T extends Record<string, Settings>>(all: T, kindId: string
 
 /** The state of the device list: adding, changing and removing units, and taking in descriptions. */
 export function useDeviceDesk(initial: Initial) {
+  const { people, teams, pairs, kinds } = initial;
+  const names = useMemo(
+    () => ({
+      person: people,
+      team: teams,
+      channel: pairs,
+      kind: kinds.map(({ id, title }) => ({ id, name: title })),
+    }),
+    [people, teams, pairs, kinds],
+  );
   const { held, add, save, remove } = useHeld(
     'units',
     initial.units.map(({ unit, version }) => ({ value: unit, version })),
-    {
-      titleOf: ({ nickname }) => nickname,
-      nameOf: (id) =>
-        initial.people.find((person) => person.id === id)?.name ??
-        initial.kinds.find((kind) => kind.id === id)?.title,
-    },
+    { names },
   );
   const units = held.map(({ value, version }): HeldUnit => ({ unit: value, version }));
   const [editing, setEditing] = useState<string | null>(null);
@@ -183,6 +188,7 @@ export function useDeviceDesk(initial: Initial) {
   };
   return {
     ...initial,
+    names,
     replacing,
     replace,
     keepOld: () => setReplacing(null),

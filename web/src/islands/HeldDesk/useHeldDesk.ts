@@ -22,9 +22,7 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [isWhole, setIsWhole] = useState(unit.holds.rest === 'factory');
-  const units = useHeld('units', [{ value: unit, version }], {
-    titleOf: ({ nickname }) => nickname,
-  });
+  const units = useHeld('units', [{ value: unit, version }]);
   // What follows from what it holds is worked out by the server: a newer state is fetched with all of it.
   const newest = units.held[0]?.version;
   useEffect(() => {

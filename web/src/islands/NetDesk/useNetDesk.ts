@@ -15,8 +15,7 @@ export interface NetProps {
 export function useNetDesk(props: NetProps) {
   const name = new Map(props.channels.map((channel) => [channel.id, channel.name]));
   const nets = useHeld('nets', props.nets, {
-    titleOf: ({ name: called }) => called,
-    nameOf: (id) => name.get(id),
+    names: { channel: props.channels },
   });
   const [openId, setOpenId] = useState<string | null>(null);
   const open = nets.held.find(({ value }) => value.id === openId) ?? null;

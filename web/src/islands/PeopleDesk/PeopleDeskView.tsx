@@ -1,10 +1,10 @@
+import { licenceText } from '@umbrex/core/fields';
 import type { Person } from '@umbrex/core/model';
-import { licenceText } from '@umbrex/core/roster';
 import { useState } from 'react';
 import { Aside } from '../../components/Aside';
 import { DrawerHead } from '../../components/DrawerHead';
 import { TakeOut } from '../desk/TakeOut';
-import { RosterImport } from '../RosterImport/RosterImport';
+import { TableImport } from '../TableImport/TableImport';
 import { BulkBar } from './BulkBar';
 import { PersonForm } from './PersonForm';
 import { TeamsForm } from './TeamsForm';
@@ -73,7 +73,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
               Bring in a table
             </button>
-            <TakeOut what="people" />
+            <TakeOut kind="person" />
           </p>
         </div>
         {people.held.length === 0 && (
@@ -164,13 +164,10 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
         )}
       </Aside>
       {importing && (
-        <RosterImport
-          what="people"
-          people={people.held.map(({ value }) => value)}
-          teams={props.teams.held.map(({ value }) => value)}
-          units={[]}
-          kinds={[]}
-          channels={[]}
+        <TableImport
+          kind="person"
+          present={people.held.map(({ value }) => value)}
+          names={{ team: props.teams.held.map(({ value }) => value) }}
           close={() => setImporting(false)}
         />
       )}

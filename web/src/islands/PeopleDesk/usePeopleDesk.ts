@@ -19,12 +19,10 @@ export interface PeopleProps {
 /** The state of the roster: people and teams, who is open, who is chosen for one change to all. */
 export function usePeopleDesk(props: PeopleProps) {
   const teams = useHeld('teams', props.teams, {
-    titleOf: ({ name }) => name,
-    nameOf: (id) => props.groups.find((group) => group.id === id)?.name,
+    names: { group: props.groups },
   });
   const people = useHeld('people', props.people, {
-    titleOf: ({ name }) => name,
-    nameOf: (id) => teams.held.find(({ value }) => value.id === id)?.value.name,
+    names: { team: teams.held.map(({ value }) => value) },
   });
   const [openId, setOpenId] = useState<string | null>(null);
   const [filter, setFilter] = useState('');

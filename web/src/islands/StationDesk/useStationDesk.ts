@@ -30,8 +30,7 @@ export interface StationProps {
 /** The state of the stations: which is open, and what is said of each. */
 export function useStationDesk(props: StationProps) {
   const stations = useHeld('stations', props.stations, {
-    titleOf: ({ name }) => name,
-    nameOf: (id) => props.people.find((person) => person.id === id)?.name,
+    names: { person: props.people },
   });
   const [openId, setOpenId] = useState(props.first);
   const [faults, setFaults] = useState<readonly Finding[]>([]);

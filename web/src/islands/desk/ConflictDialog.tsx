@@ -1,6 +1,6 @@
 import { useStore } from '@nanostores/react';
+import { changesBetween } from '@umbrex/core/fields';
 import { useEffect, useRef } from 'react';
-import { fieldName, fieldsThatDiffer, wholeValue } from '../../messages/edits';
 import { failureText } from './api';
 import { $conflict, $notice, $settled } from './deskStore';
 
@@ -13,7 +13,7 @@ export function ConflictDialog() {
     if (!conflict && dialog.current?.open) dialog.current.close();
   }, [conflict]);
   if (!conflict) return <dialog ref={dialog} />;
-  const { name, mine, theirs, nameOf } = conflict;
+  const { kind, name, mine, theirs, names } = conflict;
   const settle = async (choice: () => Promise<unknown>) => {
     $conflict.set(null);
     try {
@@ -23,7 +23,6 @@ export function ConflictDialog() {
       $notice.set({ text: failureText(error), kind: 'failed' });
     }
   };
-  const values = (version: object) => version as Readonly<Record<string, unknown>>;
   return (
     <dialog
       ref={dialog}
@@ -46,13 +45,13 @@ export function ConflictDialog() {
               </tr>
             </thead>
             <tbody>
-              {fieldsThatDiffer(theirs, mine).map((key) => (
-                <tr key={key} className="border-t border-base-300 align-top">
+              {changesBetween(kind, theirs, mine, names).map(({ title, before, after }) => (
+                <tr key={title} className="border-t border-base-300 align-top">
                   <th scope="row" className="py-1 font-semibold first-letter:uppercase">
-                    {fieldName(key)}
+                    {title}
                   </th>
-                  <td className="pr-3">{wholeValue(key, values(theirs)[key], nameOf)}</td>
-                  <td>{wholeValue(key, values(mine)[key], nameOf)}</td>
+                  <td className="pr-3">{before}</td>
+                  <td>{after}</td>
                 </tr>
               ))}
             </tbody>

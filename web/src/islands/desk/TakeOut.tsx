@@ -1,9 +1,13 @@
+import { THINGS } from '@umbrex/core/fields';
+import type { TableKind } from '../../contract/tables';
 import { address, failureText, NoAnswer, Refusal } from './api';
 import { $notice } from './deskStore';
 
 /** The roster as a table for other programs: as a file, or copied so that it can be pasted into a spreadsheet. */
-export function TakeOut({ what }: { what: 'people' | 'devices' }) {
-  const path = (as: 'csv' | 'tsv' | 'xlsx') => address('GET /api/roster/export', {}, { what, as });
+export function TakeOut({ kind, planId }: { kind: TableKind; planId?: string }) {
+  const what = THINGS[kind].many;
+  const path = (as: 'csv' | 'tsv' | 'xlsx') =>
+    address('GET /api/roster/export', {}, { what, as, ...(planId && { plan: planId }) });
   const copy = async () => {
     try {
       const answer = await fetch(path('tsv')).catch((error) => {

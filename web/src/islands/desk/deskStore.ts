@@ -1,3 +1,4 @@
+import type { Names, ThingKind } from '@umbrex/core/fields';
 import type { Board } from '@umbrex/core/fit';
 import type { Channel, ChannelDraft, Description, Plan, PlanHead, Unit } from '@umbrex/core/model';
 import { atom } from 'nanostores';
@@ -29,11 +30,13 @@ export interface Notice {
 
 /** Two versions of one thing: what one wanted to save, and what somebody else saved meanwhile. */
 export interface Conflict {
+  readonly kind: ThingKind;
   readonly name: string;
   readonly mine: object;
   /** `null`: deleted. */
   readonly theirs: object | null;
-  readonly nameOf: (id: string) => string | undefined;
+  /** What ids inside of it stand for. */
+  readonly names: Names;
   readonly keepTheirs: () => Promise<unknown>;
   readonly keepMine: () => Promise<unknown>;
 }
@@ -61,6 +64,15 @@ function keepSame(before: Plan, after: Plan): Plan {
     return kept && JSON.stringify(kept) === JSON.stringify(channel) ? kept : channel;
   });
   return { ...after, channels };
+}
+
+/** What ids stand for that a plan or one of its channels names. */
+function namesIn({ plan, descriptions }: DeskState): Names {
+  return {
+    group: plan.groups,
+    channel: plan.channels,
+    kind: descriptions.map(({ id, title }) => ({ id, name: title })),
+  };
 }
 
 let round = 0;
@@ -134,10 +146,11 @@ export async function saveChannel(channel: Channel, version?: number): Promise<b
   } catch (error) {
     const clash = (theirs: Channel | null, at: number) =>
       $conflict.set({
+        kind: 'channel',
         name: channel.name,
         mine: channel,
         theirs,
-        nameOf: (id) => desk.plan.groups.find((group) => group.id === id)?.name,
+        names: namesIn(desk),
         keepTheirs: () => reloadPlan(desk.plan.id),
         keepMine: () => saveChannel(channel, at),
       });
@@ -221,12 +234,12 @@ export async function savePlanHead(head: PlanHead, version?: number): Promise<bo
       fail(failureText(error));
       return false;
     }
-    const names = new Map(desk.plan.channels.map((channel) => [channel.id, channel.name]));
     $conflict.set({
+      kind: 'plan',
       name: current.value.name,
       mine: head,
       theirs: current.value,
-      nameOf: (other) => names.get(other),
+      names: namesIn(desk),
       keepTheirs: () => reloadPlan(id),
       keepMine: () => savePlanHead(head, current.version),
     });

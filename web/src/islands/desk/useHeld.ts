@@ -1,3 +1,4 @@
+import { type Names, THINGS } from '@umbrex/core/fields';
 import type { Net, Person, Station, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import type { Versioned } from '../../contract/things';
@@ -16,27 +17,26 @@ interface Lists {
   readonly nets: Net;
 }
 const ROUTES = {
-  units: ['POST /api/units', 'PUT /api/units/[unitId]', 'DELETE /api/units/[unitId]'],
-  people: ['POST /api/people', 'PUT /api/people/[id]', 'DELETE /api/people/[id]'],
-  teams: ['POST /api/teams', 'PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
-  stations: ['POST /api/stations', 'PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
-  nets: ['POST /api/nets', 'PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
+  units: ['unit', 'POST /api/units', 'PUT /api/units/[unitId]', 'DELETE /api/units/[unitId]'],
+  people: ['person', 'POST /api/people', 'PUT /api/people/[id]', 'DELETE /api/people/[id]'],
+  teams: ['team', 'POST /api/teams', 'PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
+  stations: ['station', 'POST /api/stations', 'PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
+  nets: ['net', 'POST /api/nets', 'PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
 } as const;
 
-interface Options<T> {
-  /** What one is called where it is spoken of. */
-  readonly titleOf: (value: T) => string;
-  /** What an id inside of it stands for. */
-  readonly nameOf?: (id: string) => string | undefined;
+interface Options {
+  /** What ids inside of it stand for. */
+  readonly names?: Names;
 }
 
 /** A list of things of one kind: adding, changing and deleting, each with undo; a stale change opens the dialogue with both versions. */
 export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
   list: L,
   initial: readonly Held<T>[],
-  { titleOf, nameOf = () => undefined }: Options<T>,
+  { names = {} }: Options = {},
 ) {
-  const [post, put, take] = ROUTES[list];
+  const [kind, post, put, take] = ROUTES[list];
+  const titleOf = THINGS[kind].nameOf as (value: T) => string;
   const at = (id: string) => ({ id, unitId: id });
   const [held, setHeld] = useState(initial);
   const newer = (error: Refusal): Held<T> | null => {
@@ -102,10 +102,11 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
       },
       (current) =>
         $conflict.set({
+          kind,
           name: titleOf(value),
           mine: value,
           theirs: current?.value ?? null,
-          nameOf,
+          names,
           keepTheirs: async () =>
             current ? keep(current) : setHeld((now) => now.filter((h) => h.value.id !== value.id)),
           keepMine: () => save(value, current?.version ?? 0),

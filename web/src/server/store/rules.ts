@@ -148,9 +148,10 @@ async function needEmptyGroups({ trx, id }: At, kept: ReadonlySet<string>): Prom
 /** As many channels as a plan has at most; one more and it could not be read again. */
 const MOST_CHANNELS = 2000;
 
-async function needRoom({ trx, columns }: At): Promise<void> {
+async function needRoom({ trx, id, columns }: At): Promise<void> {
   const row = await trx('channel')
     .where({ plan_id: columns.plan_id as string, deleted_at: null })
+    .whereNot({ id })
     .count('* as n')
     .first();
   if (Number(row?.n ?? 0) < MOST_CHANNELS) return;

@@ -36,6 +36,10 @@ const ORDER: Readonly<Partial<Record<Kind, string>>> = {
   unit: `document->>'descriptionId', lower(document->>'nickname'), id`,
   description: 'id',
 };
+/** Which rows of a kind count: channels of a plan that was deleted wait with it. */
+const LIVE: Readonly<Partial<Record<Kind, string>>> = {
+  channel: 'plan_id in (select id from plan where deleted_at is null)',
+};
 const BY_NAME = `lower(document->>'name'), id`;
 
 /** A value as it may be kept. @throws BadInput at the path of what may not */
@@ -48,6 +52,16 @@ function checked<K extends Kind>(kind: K, id: string, value: unknown): Things[K]
 
 function read<K extends Kind>(kind: K, row: Row): Things[K] | undefined {
   return SCHEMAS[kind].safeParse(row.document).data;
+}
+
+/** A value as the text that a row keeps. @throws BadInput where it holds what no database takes: NUL, or half of a sign */
+function kept(value: object): string {
+  const text = JSON.stringify(value);
+  // Written as escapes, and nothing else is (ECMAScript, well-formed JSON.stringify).
+  if (!/(?<!\\)(?:\\\\)*\\u(?:0000|d[89a-f])/.test(text)) return text;
+  throw new BadInput([
+    { code: 'document-shape', severity: 'error', path: '', detail: 'text with NUL or halves of signs' },
+  ]);
 }
 
 /** What is there now of a thing, as a refusal shows it: `null` where it is gone or nobody can read it. */
@@ -66,6 +80,7 @@ export async function listThings<K extends Kind>(
 ): Promise<Versioned<Things[K]>[]> {
   const rows: Row[] = await db(kind)
     .where({ workspace_id: workspaceId, deleted_at: null, ...columns })
+    .andWhereRaw(LIVE[kind] ?? 'true')
     .orderByRaw(ORDER[kind] ?? BY_NAME);
   return rows.flatMap((row) => {
     const value = read(kind, row);
@@ -93,7 +108,10 @@ export async function thingAt<K extends Kind>(
 export async function brokenThings(db: Knex, workspaceId: string): Promise<BrokenRow[]> {
   const broken: BrokenRow[] = [];
   for (const kind of KINDS) {
-    const rows: Row[] = await db(kind).where({ workspace_id: workspaceId, deleted_at: null }).orderBy('id');
+    const rows: Row[] = await db(kind)
+      .where({ workspace_id: workspaceId, deleted_at: null })
+      .andWhereRaw(LIVE[kind] ?? 'true')
+      .orderBy('id');
     for (const { id, version, document } of rows) {
       const parsed = SCHEMAS[kind].safeParse(document);
       if (!parsed.success)
@@ -128,7 +146,7 @@ export async function addThing<K extends Kind>(
   }
   const value = (await rules.beside?.(at, asked, null, 'add')) ?? asked;
   const version = (there?.version ?? 0) + 1;
-  const row = { document: JSON.stringify(value), version };
+  const row = { document: kept(value), version };
   if (there) await update(at, kind, { ...row, deleted_at: null });
   else await trx(kind).insert({ id, workspace_id: workspaceId, ...columns, ...rules.placed?.(at), ...row });
   return { value, version, editId: await told(at, kind, null, value) };
@@ -146,9 +164,11 @@ export async function saveThing<K extends Kind>(
   const asked = checked(kind, id, given);
   const { at, row } = await held(trx, kind, workspaceId, id, 'save', version);
   const before = read(kind, row);
-  const value = (await RULES[kind].beside?.(at, asked, before ?? null, 'save')) ?? asked;
+  // Of one that nobody could read it is not known what it named before: what is gone is left out.
+  const move = before ? 'save' : 'back';
+  const value = (await RULES[kind].beside?.(at, asked, before ?? null, move)) ?? asked;
   if (before && same(before, value)) return { value, version, editId: null };
-  await update(at, kind, { document: JSON.stringify(value), version: version + 1 });
+  await update(at, kind, { document: kept(value), version: version + 1 });
   return { value, version: version + 1, editId: await told(at, kind, before ?? row.document, value) };
 }
 
@@ -185,7 +205,7 @@ export async function revertThing<K extends Kind>(
     return;
   }
   const back = (await RULES[kind].beside?.(at, before, after, 'back')) ?? before;
-  await update(at, kind, { document: JSON.stringify(back), deleted_at: null, version });
+  await update(at, kind, { document: kept(back), deleted_at: null, version });
   await told(at, kind, after, back, edit.id);
 }
 

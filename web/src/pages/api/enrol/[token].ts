@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { readNumbers } from '@umbrex/core/fields';
 import { UnitSchema } from '@umbrex/core/model';
-import { readNumbers } from '@umbrex/core/roster';
 import { countAttempt, LINK_BY_ADDRESS } from '@/server/auth/limits';
 import { endpoint } from '@/server/endpoint';
 import { NotHere } from '@/server/problem';

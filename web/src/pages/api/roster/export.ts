@@ -1,48 +1,36 @@
-import { peopleTable, safeCell, unitTable } from '@umbrex/core/roster';
+import { safeCell, THINGS, tableOf } from '@umbrex/core/fields';
 import Papa from 'papaparse';
 import { z } from 'zod';
+import { TABLE_KINDS } from '@/contract/tables';
 import { endpoint } from '@/server/endpoint';
+import { namesIn } from '@/server/names';
 import { NotHere } from '@/server/problem';
-import { listDescriptions } from '@/server/repositories/descriptions';
 import { listThings } from '@/server/store/store';
 import { writeWorkbook } from '@/server/workbook';
 
-const Query = z.object({ what: z.enum(['people', 'devices']), as: z.enum(['csv', 'tsv', 'xlsx']) });
+const Query = z
+  .object({
+    what: z.enum(TABLE_KINDS.map((kind) => THINGS[kind].many)),
+    as: z.enum(['csv', 'tsv', 'xlsx']),
+    plan: z.uuid().optional(),
+  })
+  .refine(({ what, plan }) => what !== 'channels' || plan !== undefined);
 const TYPES = {
   csv: 'text/csv; charset=utf-8',
   tsv: 'text/tab-separated-values; charset=utf-8',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 } as const;
 
-/** GET people or devices as a table, `?what=people|devices&as=csv|tsv|xlsx`, as a download: 200, 404 another what or as. */
+/** GET things as a table, `?what=people&as=csv|tsv|xlsx`, as a download; channels of `plan=…`: 200, 404 another what or as. */
 export const GET = endpoint('GET /api/roster/export', async ({ db, workspace, url }) => {
   const query = Query.safeParse(Object.fromEntries(url.searchParams));
   if (!query.success) throw new NotHere();
-  const { what, as } = query.data;
-  const [people, teams, units, descriptions, channels] = await Promise.all([
-    listThings(db, 'person', workspace.id),
-    listThings(db, 'team', workspace.id),
-    listThings(db, 'unit', workspace.id),
-    listDescriptions(db, workspace.id),
-    listThings(db, 'channel', workspace.id),
-  ]);
-  const values = people.map(({ value }) => value);
-  const table =
-    what === 'people'
-      ? peopleTable(
-          values,
-          teams.map(({ value }) => value),
-        )
-      : unitTable(
-          units.map(({ value }) => value),
-          values,
-          {
-            descriptions: descriptions.map(({ description }) => description),
-            teams: teams.map(({ value }) => value),
-            channels: channels.map(({ value }) => value),
-          },
-        );
-  const rows = table.map((row) => row.map(safeCell));
+  const { what, as, plan } = query.data;
+  const kind = TABLE_KINDS.find((one) => THINGS[one].many === what);
+  if (!kind) throw new NotHere();
+  const things = await listThings(db, kind, workspace.id, kind === 'channel' ? { plan_id: plan } : {});
+  const values = things.map(({ value }) => value);
+  const rows = tableOf(kind, values, await namesIn(db, workspace.id)).map((row) => row.map(safeCell));
   const body =
     as === 'xlsx'
       ? await writeWorkbook(what, rows)

@@ -1,12 +1,23 @@
+import { IMPORTED_AS, type TableKind } from '@/contract/tables';
 import { endpoint } from '@/server/endpoint';
 import { addThing } from '@/server/store/store';
 
-/** POST people, devices and stations that were read from a table or a map file: all of them or none, 201 with how many; 400 at the path of each bad one, 409. */
+/** What others name comes before them. */
+const ORDER = ['team', 'person', 'unit', 'station', 'net'] as const satisfies readonly TableKind[];
+
+/** POST things that were read from a table or a map file: all of them or none, 201 with how many; 400 at the path of each bad one, 409. */
 export const POST = endpoint('POST /api/roster/import', ({ write, workspace, body }) =>
   write(async (trx) => {
-    for (const person of body.people) await addThing(trx, 'person', workspace.id, person.id, person);
-    for (const unit of body.units) await addThing(trx, 'unit', workspace.id, unit.id, unit);
-    for (const station of body.stations) await addThing(trx, 'station', workspace.id, station.id, station);
-    return { people: body.people.length, units: body.units.length, stations: body.stations.length };
+    let added = 0;
+    for (const kind of ORDER)
+      for (const value of body[IMPORTED_AS[kind]]) {
+        await addThing(trx, kind, workspace.id, value.id, value);
+        added++;
+      }
+    for (const channel of body.channels) {
+      await addThing(trx, 'channel', workspace.id, channel.id, channel, { plan_id: body.planId });
+      added++;
+    }
+    return { added };
   }),
 );

@@ -1,10 +1,13 @@
+import { THINGS } from '@umbrex/core/fields';
 import { useEffect, useRef } from 'react';
 import { FindingItem } from '../../components/FindingItem';
-import { type ImportProps, useRosterImport } from './useRosterImport';
+import type { TableKind } from '../../contract/tables';
+import { type ImportProps, useTableImport } from './useTableImport';
 
 /** A table from a spreadsheet: pasted or as a file, its columns matched, every row looked at, and then all of it or nothing. */
-export function RosterImport(props: ImportProps) {
-  const state = useRosterImport(props);
+export function TableImport<K extends TableKind>(props: ImportProps<K>) {
+  const state = useTableImport(props);
+  const { many, nameOf } = THINGS[props.kind];
   const {
     text,
     setText,
@@ -33,7 +36,7 @@ export function RosterImport(props: ImportProps) {
       onClose={props.close}
     >
       <h2 id="import-title" className="text-lg font-bold">
-        A table of {props.what}
+        A table of {many}
       </h2>
       <p className="muted">
         Copy it from a spreadsheet and paste it here, or choose a file (CSV, TSV, XLSX). Nothing is saved
@@ -79,7 +82,7 @@ export function RosterImport(props: ImportProps) {
               >
                 <option value="">passed over</option>
                 {columns.map((column) => (
-                  <option key={column.key} value={column.key}>
+                  <option key={column.title} value={column.title}>
                     {column.title}
                   </option>
                 ))}
@@ -108,7 +111,7 @@ export function RosterImport(props: ImportProps) {
               >
                 <span className="muted text-right font-mono">{row.line}</span>
                 <div>
-                  {row.value && <p>{'name' in row.value ? row.value.name : row.value.nickname}</p>}
+                  {row.value && <p>{nameOf(row.value)}</p>}
                   <ul>
                     {row.findings.map((finding, i) => (
                       // biome-ignore lint/suspicious/noArrayIndexKey: read anew as a whole

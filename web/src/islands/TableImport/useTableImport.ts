@@ -1,25 +1,24 @@
-import type { Person, Team, Unit } from '@umbrex/core/model';
 import {
-  type Column,
+  columnsOf,
+  type FieldsOf,
   guessMapping,
-  PEOPLE_COLUMNS,
+  type Names,
   type ReadRow,
-  readPeople,
-  readUnits,
-  UNIT_COLUMNS,
-} from '@umbrex/core/roster';
+  readTable,
+} from '@umbrex/core/fields';
 import Papa from 'papaparse';
 import { useMemo, useRef, useState } from 'react';
+import { IMPORTED_AS, type TableKind } from '../../contract/tables';
 import { call, failureText, Refusal, sendFile } from '../desk/api';
 
-export interface ImportProps {
-  what: 'people' | 'devices';
-  people: readonly Person[];
-  teams: readonly Pick<Team, 'id' | 'name'>[];
-  units: readonly Unit[];
-  kinds: readonly { id: string; title: string }[];
-  /** The plan's pairs, for repeaters that carry one. */
-  channels: readonly { id: string; name: string }[];
+export interface ImportProps<K extends TableKind = TableKind> {
+  kind: K;
+  /** What is there already. */
+  present: readonly FieldsOf[K][];
+  /** What ids stand for that a row names. */
+  names: Names;
+  /** The plan that channels come into. */
+  planId?: string;
   close: () => void;
 }
 
@@ -32,14 +31,14 @@ function unreadable({ findings: [first] }: Refusal): string {
 }
 
 /** The state of bringing in a table: its text or cells, what the columns are, how each row reads. */
-export function useRosterImport({ what, people, teams, units, kinds, channels, close }: ImportProps) {
+export function useTableImport<K extends TableKind>({ kind, present, names, planId, close }: ImportProps<K>) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Readonly<Record<number, string | null>>>({});
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   // The same row keeps its id while the table is mended, so that a retry of the same table is harmless.
   const ids = useRef<string[]>([]);
-  const columns: readonly Column[] = what === 'people' ? PEOPLE_COLUMNS : UNIT_COLUMNS;
+  const columns = useMemo(() => columnsOf(kind), [kind]);
 
   const rows = useMemo(() => {
     const parsed = Papa.parse<string[]>(text.trim(), {
@@ -53,18 +52,15 @@ export function useRosterImport({ what, people, teams, units, kinds, channels, c
     () => guessMapping(rows[0] ?? [], columns).map((guess, i) => (i in chosen ? (chosen[i] ?? null) : guess)),
     [rows, columns, chosen],
   );
-  const read = useMemo((): ReadRow<Person | Unit>[] => {
+  const read = useMemo((): ReadRow<FieldsOf[K]>[] => {
     if (rows.length < 2 || tooLong) return [];
     let n = 0;
     const newId = () => {
       ids.current[n] ??= crypto.randomUUID();
       return ids.current[n++] as string;
     };
-    const input = { rows: rows.slice(1), mapping, firstLine: 2, newId };
-    return what === 'people'
-      ? readPeople({ ...input, present: people, teams })
-      : readUnits({ ...input, present: units, people, descriptions: kinds, teams, channels });
-  }, [rows, tooLong, mapping, what, people, teams, units, kinds, channels]);
+    return readTable(kind, { rows: rows.slice(1), mapping, firstLine: 2, newId, present, names });
+  }, [rows, tooLong, mapping, kind, present, names]);
 
   const good = read.flatMap(({ value }) => (value ? [value] : []));
   const twice = read.filter((row) => row.twice).length;
@@ -92,7 +88,7 @@ export function useRosterImport({ what, people, teams, units, kinds, channels, c
     setBusy(true);
     setFault(null);
     try {
-      await call('POST /api/roster/import', {}, { [what === 'people' ? 'people' : 'units']: good });
+      await call('POST /api/roster/import', {}, { planId, [IMPORTED_AS[kind]]: good });
       window.location.reload();
     } catch (error) {
       setFault(`Nothing was brought in. ${failureText(error)}`);

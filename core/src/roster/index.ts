@@ -1,4 +1,0 @@
-export * from './columns';
-export * from './numbers';
-export * from './read';
-export * from './write';

@@ -1,0 +1,283 @@
+import { randomUUID } from 'node:crypto';
+import { THINGS } from '@umbrex/core/fields';
+import { type Channel, headOf, type Plan, UnitSchema } from '@umbrex/core/model';
+import fc from 'fast-check';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { anyThing, NAMES } from '../../core/test/support/things';
+import { KINDS, type Kind, type Things } from '../src/contract/things';
+
+const { demoPlan, ensureWorkspace } = await import('../../demo/load');
+const { getDb } = await import('../src/server/db');
+const { send } = await import('./routes');
+const { addThing, brokenThings, listThings, revertThing, saveThing, takeThing, thingAt } = await import(
+  '../src/server/store/store'
+);
+const { openEdit } = await import('../src/server/repositories/edits');
+const { loadPlan } = await import('../src/server/repositories/plans');
+const { loadDesk } = await import('../src/server/desk');
+const { sheetOf } = await import('../src/server/sheetPage');
+const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const db = getDb();
+let workspaceId = '';
+let planId = '';
+const SEEDED = ['plan', 'channel', 'unit', 'person', 'team', 'station', 'net'] as const;
+
+beforeAll(async () => {
+  await ensureWorkspace(db, true);
+  workspaceId = (await firstWorkspace(db))?.id ?? '';
+  planId = demoPlan().id;
+  const value = { id: randomUUID(), name: 'Second net', startsAt: '2026-12-01T19:00', timeZone: 'UTC' };
+  await send('POST', '/api/nets', {}, { value });
+});
+afterAll(() => db.destroy());
+
+/** Everything of the workspace that has versions, by kind. */
+async function everything(): Promise<Record<string, unknown[]>> {
+  const all: Record<string, unknown[]> = {};
+  for (const kind of KINDS) all[kind] = await listThings(db, kind, workspaceId);
+  all.whole = [(await loadPlan(db, workspaceId, planId)).plan];
+  return all;
+}
+
+describe('rows that were columns', () => {
+  it('are documents, and back, without loss', async () => {
+    const before = await everything();
+    expect(before.channel?.length).toBeGreaterThan(10);
+    await db.migrate.down();
+    expect(await db.schema.hasColumn('channel', 'receive_hz')).toBe(true);
+    await db.migrate.up();
+    expect(await everything()).toEqual(before);
+  });
+  it('an edit from the time of columns can be undone', async () => {
+    const value = { id: randomUUID(), name: 'Old hand' };
+    const { body } = await send(
+      'POST',
+      '/api/plans',
+      {},
+      { ...demoPlan(), id: randomUUID(), name: 'By file' },
+    );
+    await send('POST', '/api/people', {}, { value });
+    await db.migrate.down();
+    const edit = await db('edit').where({ kind: 'planDocument', aggregate_id: body.id }).first();
+    await db('edit')
+      .where({ id: edit.id })
+      .update({ after: JSON.stringify({ name: 'By file' }) });
+    await db.migrate.up();
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: edit.id }, {})).status).toBe(200);
+    expect((await send('GET', '/api/plans/[planId]', { planId: body.id })).status).toBe(404);
+  });
+});
+
+describe.each(SEEDED)('every field of a %s', (kind) => {
+  it('survives a change, its undoing, and the undoing of that', async () => {
+    const own = { plan: randomUUID() };
+    await db.transaction(async (trx) => {
+      for (const [named, table] of [
+        ['person', 'person'],
+        ['team', 'team'],
+      ] as const)
+        for (const { id, name } of NAMES[named]) await addThing(trx, table, workspaceId, id, { id, name });
+      const groups = NAMES.group.map((group) => ({ ...group, note: '' }));
+      await addThing(trx, 'plan', workspaceId, own.plan, { ...headOf(demoPlan()), name: 'Own', groups });
+    });
+    try {
+      await fc.assert(
+        fc.asyncProperty(anyThing(kind), anyThing(kind), async (first, second) => {
+          const id = randomUUID();
+          await roundTrip(kind, id, asKept(kind, first), asKept(kind, second), own.plan);
+          await db(kind).where({ id }).delete();
+        }),
+        { numRuns: 25, endOnFailure: true },
+      );
+    } finally {
+      await db('unit')
+        .whereIn(
+          'person_id',
+          NAMES.person.map(({ id }) => id),
+        )
+        .delete();
+      await db('channel').where({ plan_id: own.plan }).delete();
+      await db('plan').where({ id: own.plan }).delete();
+      for (const table of ['person', 'team'] as const)
+        await db(table)
+          .whereIn(
+            'id',
+            NAMES[table].map(({ id }) => id),
+          )
+          .delete();
+    }
+  });
+});
+
+/** As its schema leaves it: a unit that holds something else knows no places. */
+const asKept = <K extends (typeof SEEDED)[number]>(kind: K, thing: Things[K]): Things[K] =>
+  THINGS[kind].schema.parse(thing) as Things[K];
+
+async function roundTrip<K extends (typeof SEEDED)[number]>(
+  kind: K,
+  id: string,
+  a: Things[K],
+  b: Things[K],
+  plan: string,
+) {
+  const mine = <T extends object>(thing: T) => (kind === 'plan' ? thing : { ...thing, id });
+  const columns = kind === 'channel' ? { plan_id: plan } : {};
+  const there = async () => (await thingAt(db, kind, workspaceId, id)).value;
+  const undo = (editId: string | null) =>
+    db.transaction(async (trx) => {
+      const edit = await openEdit(trx, workspaceId, editId ?? '');
+      if (!edit) throw new Error('no edit');
+      await revertThing(trx, workspaceId, { ...edit, kind });
+    });
+  const latest = async () =>
+    (await db('edit').where({ aggregate_id: id }).orderBy('serial', 'desc').first()).id;
+
+  await db.transaction((trx) => addThing(trx, kind, workspaceId, id, mine(a), columns));
+  expect(await there()).toEqual(mine(a));
+  const { editId } = await db.transaction((trx) => saveThing(trx, kind, workspaceId, id, 1, mine(b)));
+  expect(await there()).toEqual(mine(b));
+  if (editId === null) return;
+  await undo(editId);
+  expect(await there()).toEqual(mine(a));
+  await undo(await latest());
+  expect(await there()).toEqual(mine(b));
+  const { version } = await thingAt(db, kind, workspaceId, id);
+  await db.transaction((trx) => takeThing(trx, kind, workspaceId, id, version));
+  await undo(await latest());
+  expect(await there()).toEqual(mine(b));
+}
+
+describe('a row that nobody can read', () => {
+  const spoil = async (kind: Kind, id: string) => {
+    const { document } = await db(kind).where({ id, workspace_id: workspaceId }).first();
+    await db(kind)
+      .where({ id, workspace_id: workspaceId })
+      .update({ document: JSON.stringify({ ...document, note: 7, name: 8, title: 9 }) });
+    return document;
+  };
+  it.each(['channel', 'unit', 'person', 'team', 'station', 'net'] as const)(
+    'a %s: the others are there, it is named, and can be mended or taken away',
+    async (kind) => {
+      const before = await listThings(db, kind, workspaceId);
+      const [first, second] = before as unknown as [{ value: { id: string } }, { value: { id: string } }];
+      const documents = [await spoil(kind, first.value.id), await spoil(kind, second.value.id)];
+      expect(await listThings(db, kind, workspaceId)).toHaveLength(before.length - 2);
+      expect((await send('GET', '/api/plans/[planId]', { planId })).status).toBe(200);
+      const broken = await brokenThings(db, workspaceId);
+      expect(broken.map(({ id }) => id).sort()).toEqual([first.value.id, second.value.id].sort());
+      for (const { findings } of broken) expect(findings.length).toBeGreaterThan(0);
+      const [one, other] = [
+        broken.find(({ id }) => id === first.value.id),
+        broken.find(({ id }) => id === second.value.id),
+      ];
+      await db.transaction((trx) =>
+        saveThing(trx, kind, workspaceId, first.value.id, one?.version ?? 0, documents[0]),
+      );
+      const { editId } = await db.transaction((trx) =>
+        takeThing(trx, kind, workspaceId, second.value.id, other?.version ?? 0),
+      );
+      expect(await brokenThings(db, workspaceId)).toEqual([]);
+      // It is not put back as it was: that nobody could read.
+      expect((await send('POST', '/api/edits/[editId]/undo', { editId }, {})).status).toBe(400);
+      await db(kind)
+        .where({ id: second.value.id })
+        .update({ deleted_at: null, document: JSON.stringify(documents[1]) });
+      expect(await listThings(db, kind, workspaceId)).toHaveLength(before.length);
+    },
+  );
+  it('a plan: a refusal that says where, and the others are there', async () => {
+    const { body } = await send(
+      'POST',
+      '/api/plans',
+      {},
+      { ...demoPlan(), id: randomUUID(), name: 'Spoilt' },
+    );
+    const document = await spoil('plan', body.id);
+    expect(await send('GET', '/api/plans/[planId]', { planId: body.id })).toMatchObject({
+      status: 400,
+      body: { findings: expect.arrayContaining([expect.objectContaining({ path: '/name' })]) },
+    });
+    expect((await send('GET', '/api/plans')).body).toHaveLength(2);
+    expect((await brokenThings(db, workspaceId)).map(({ kind, id }) => [kind, id])).toEqual([
+      ['plan', body.id],
+    ]);
+    await db('plan')
+      .where({ id: body.id })
+      .update({ document: JSON.stringify(document), deleted_at: new Date() });
+  });
+});
+
+describe('text that no database takes', () => {
+  it.each([
+    ['half of a sign in a name', { name: 'x\ud83d' }],
+    ['NUL in a name', { name: 'x\u0000' }],
+  ])('%s: refused at its path', async (_, said) => {
+    const answer = await send('POST', '/api/people', {}, { value: { id: randomUUID(), ...said } });
+    expect(answer).toMatchObject({ status: 400, body: { findings: [{ path: '/value/name' }] } });
+  });
+  it.each(['a\ud83d', '\u0000'])('as a key inside of a plan: refused', async (key) => {
+    const { body: state } = await send('GET', '/api/plans/[planId]', { planId });
+    const value = { ...headOf(state.plan), setup: { [key]: { x: 1 } } };
+    const answer = await send('PUT', '/api/plans/[planId]', { planId }, { version: state.version, value });
+    expect(answer.status).toBe(400);
+  });
+});
+
+describe('the order of channels', () => {
+  it('that brings one into another group makes it newer: an edit of the older one does not bring it back', async () => {
+    const { body: state } = await send('GET', '/api/plans/[planId]', { planId });
+    const plan = state.plan as Plan;
+    const [first] = plan.channels as [Channel];
+    const other = plan.groups.find(({ id }) => id !== first.groupId)?.id ?? '';
+    const order = plan.channels.map(({ id, groupId }) => ({
+      id,
+      groupId: id === first.id ? other : groupId,
+    }));
+    const put = await send('PUT', '/api/plans/[planId]/order', { planId }, { version: state.version, order });
+    expect(put.status).toBe(200);
+    const at = { channelId: first.id };
+    const version = state.channelVersions[first.id];
+    expect(
+      await send('PUT', '/api/channels/[channelId]', at, { version, value: { ...first, note: 'Older' } }),
+    ).toMatchObject({ status: 409, body: { current: { value: { groupId: other } } } });
+    expect((await send('POST', '/api/edits/[editId]/undo', { editId: put.body.editId }, {})).status).toBe(
+      200,
+    );
+    expect((await loadPlan(db, workspaceId, planId)).plan.channels).toEqual(plan.channels);
+  });
+});
+
+describe('what a sheet depends on does not depend on who asks', () => {
+  it('a member’s own fleet set has every call that the coordinator’s sheet has', async () => {
+    const workspace = await firstWorkspace(db);
+    if (!workspace) throw new Error('no workspace');
+    const coordinator = {
+      accountId: null,
+      name: 'C',
+      role: 'coordinator' as const,
+      personId: null,
+      workspace,
+    };
+    const whole = await loadDesk(db, coordinator as never, planId);
+    const fleetKinds = new Set(
+      whole.descriptions.flatMap(({ description }) =>
+        description.regions.some(({ content }) => content.kind === 'calls') ? [description.id] : [],
+      ),
+    );
+    const set = whole.units.find(({ unit }) => fleetKinds.has(unit.descriptionId));
+    if (!set) throw new Error('no fleet set in the demo');
+    const [holder] = await listThings(db, 'person', workspaceId);
+    const personId = holder?.value.id ?? '';
+    const unit = UnitSchema.parse({ ...set.unit, personId, holder: '' });
+    await db.transaction((trx) => saveThing(trx, 'unit', workspaceId, unit.id, set.version, unit));
+    const member = { ...coordinator, role: 'member' as const, personId };
+    const [theirs, ours] = [
+      await loadDesk(db, member as never, planId),
+      await loadDesk(db, coordinator as never, planId),
+    ];
+    expect(theirs.units.length).toBeLessThan(ours.units.length);
+    const [one, other] = [sheetOf(theirs, unit.id), sheetOf(ours, unit.id)];
+    expect([...(one?.wanted.slots ?? [])]).toEqual([...(other?.wanted.slots ?? [])]);
+    expect(theirs.board.unitFindings[unit.id]).toEqual(ours.board.unitFindings[unit.id]);
+  });
+});
