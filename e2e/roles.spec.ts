@@ -16,6 +16,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/first': 'all',
   '/link/[token]': 'all',
   '/': 'observer',
+  '/mend': 'observer',
   '/plans/[planId]': 'observer',
   '/plans/[planId]/today': 'observer',
   '/plans/[planId]/people': 'editor',

@@ -2,7 +2,7 @@ import { defineMiddleware } from 'astro:middleware';
 import type { APIContext, MiddlewareNext } from 'astro';
 import { admit } from './server/auth/admit';
 import { log } from './server/log';
-import { Forbidden, isUnreachable, SignInNeeded } from './server/problem';
+import { BadInput, Forbidden, isUnreachable, SignInNeeded } from './server/problem';
 
 const UNREACHABLE = '/unreachable';
 
@@ -41,6 +41,8 @@ async function answer(context: APIContext, next: MiddlewareNext): Promise<Respon
       return context.redirect(`/sign-in?to=${to}`);
     }
     if (error instanceof Forbidden) return context.rewrite('/forbidden');
+    // Something that nobody can read stands in the way of the page: there it is mended.
+    if (error instanceof BadInput) return context.redirect('/mend');
     if (!isUnreachable(error)) throw error;
     log.error({ err: error, path: context.url.pathname }, 'database unreachable');
     return context.rewrite(UNREACHABLE);

@@ -9,7 +9,7 @@ import { getDb } from './db';
 import { type Desk, fitPart, loadDesk, waiting } from './desk';
 import { NotHere } from './problem';
 import { heardEntries } from './repositories/directory';
-import { listThings } from './store/store';
+import { listThings, unreadCount } from './store/store';
 
 /** Loads what a page of a plan needs; `undefined` when there is no such plan. */
 export async function planPage({
@@ -60,6 +60,7 @@ export function frame(desk: Desk) {
       check: { count: counts.arrange, what: 'findings of the plan that want something done' },
       fit: { count: counts.fit, what: 'cells that ask something' },
     },
+    unread: allows(desk.session.role, 'editor') ? unreadCount(desk.workspace.id) : 0,
     demo: getConfig().UMBREX_DEMO === '1',
   };
 }

@@ -33,14 +33,13 @@ import {
   offerFile,
   type Proof,
   pressesOf,
-  readBackLines,
   type SettingLine,
   type SheetBlock,
-  type SlotLine,
   settingLines,
   sheetBlocks,
   valuesCard,
 } from '@umbrex/core/procedure';
+import { type Readiness, sheetReadiness } from '@umbrex/core/readiness';
 import { factOf } from '@umbrex/core/stations';
 import { confidenceText } from '../messages/confidence';
 import type { Desk } from './desk';
@@ -122,7 +121,8 @@ export interface SheetData extends Prepared {
   readonly confidence: Confidence;
   /** Where it is not set by keys, or nobody described them: what each place shall hold. */
   readonly card: readonly CardSlot[] | null;
-  readonly lines: readonly SlotLine[];
+  /** Whether it is ready, why not, and what must be said on it. */
+  readonly readiness: Readiness;
   readonly settings: readonly SettingLine[];
   /** The same change as a file, for a kind that has keys as well. */
   readonly byFile: FileOffer | undefined;
@@ -191,7 +191,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
   const names = prepared.sheet.steps.filter(({ part }) => part === 'names');
-  const lines = readBackLines(description, prepared.fit.image, prepared.sheet, prepared.now);
+  const readiness = sheetReadiness(description, prepared);
   return {
     ...prepared,
     unit,
@@ -199,7 +199,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     descriptionVersion: found.version,
     confidence: confidenceOf(prepared.proof, description, unit.firmware),
     card: description.recipes ? null : valuesCard(description, prepared.fit.image, prepared.now),
-    lines,
+    readiness,
     settings: settingLines(description, prepared.fit.image, prepared.now),
     byFile:
       prepared.sheet.steps.length > 0 ? offerFile(description, prepared.now, prepared.wanted) : undefined,
@@ -209,7 +209,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     ),
     version: held.version,
     namePresses: Math.round(pressesOf(names.flatMap(({ runs }) => runs)).mean),
-    blocks: sheetBlocks(prepared.sheet, prepared.proof, lines),
+    blocks: sheetBlocks(prepared.sheet, prepared.proof, readiness.lines),
   };
 }
 

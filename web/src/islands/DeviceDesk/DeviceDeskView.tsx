@@ -1,13 +1,11 @@
 import type { Unit } from '@umbrex/core/model';
 import { isTestDue } from '@umbrex/core/today';
 import { Pencil, Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
 import { NAMING_OPTIONS } from '../../messages/naming';
 import { address } from '../desk/api';
-import { TakeOut } from '../desk/TakeOut';
-import { TableImport } from '../TableImport/TableImport';
+import { TableFiles } from '../TableImport/TableFiles';
 import { SetupForm } from './SetupForm';
 import { UnitForm } from './UnitForm';
 import type { Kind, useDeviceDesk } from './useDeviceDesk';
@@ -26,7 +24,6 @@ const BLANK_ID = '00000000-0000-4000-8000-000000000000';
 /** Who holds what: the devices by kind, to add, change and remove, and the library of kinds. */
 export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
   const { planId, units, kinds, people, add, mayEdit } = props;
-  const [importing, setImporting] = useState(false);
   // The kind that most of the list is of is the likeliest next one.
   const count = (id: string) => units.filter(({ unit }) => unit.descriptionId === id).length;
   const first = [...kinds].sort((a, b) => count(b.id) - count(a.id))[0];
@@ -64,10 +61,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
             <a className="btn btn-outline btn-sm" href={`/plans/${planId}/describe`}>
               My kind is not in the list
             </a>
-            <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
-              Bring in a table
-            </button>
-            <TakeOut kind="unit" />
+            <TableFiles kind="unit" present={units.map(({ unit }) => unit)} names={props.names} />
           </p>
         </section>
       )}
@@ -78,14 +72,6 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
         ))}
       {mayEdit && <OtherKinds kinds={kinds.filter(({ id }) => !held.has(id))} />}
       {mayEdit && <TakeIn {...props} />}
-      {importing && (
-        <TableImport
-          kind="unit"
-          present={units.map(({ unit }) => unit)}
-          names={props.names}
-          close={() => setImporting(false)}
-        />
-      )}
     </div>
   );
 }

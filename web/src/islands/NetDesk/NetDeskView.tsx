@@ -2,6 +2,7 @@ import type { Net } from '@umbrex/core/model';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
 import type { Held } from '../desk/useHeld';
+import { TableFiles } from '../TableImport/TableFiles';
 import { NetForm } from './NetForm';
 import type { useNetDesk } from './useNetDesk';
 
@@ -25,6 +26,15 @@ export function NetDeskView(props: Props) {
         ),
       )}
       {mayEdit && <AddNet {...props} setOpenId={setOpenId} />}
+      {mayEdit && (
+        <p className="mt-4 flex flex-wrap items-center gap-3 border-t border-base-300 pt-3">
+          <TableFiles
+            kind="net"
+            present={nets.held.map(({ value }) => value)}
+            names={{ channel: props.channels }}
+          />
+        </p>
+      )}
     </div>
   );
 }

@@ -3,8 +3,7 @@ import type { Person } from '@umbrex/core/model';
 import { useState } from 'react';
 import { Aside } from '../../components/Aside';
 import { DrawerHead } from '../../components/DrawerHead';
-import { TakeOut } from '../desk/TakeOut';
-import { TableImport } from '../TableImport/TableImport';
+import { TableFiles } from '../TableImport/TableFiles';
 import { BulkBar } from './BulkBar';
 import { PersonForm } from './PersonForm';
 import { TeamsForm } from './TeamsForm';
@@ -25,7 +24,6 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
   const { planId, people, teamName, unitsOf, open, setOpenId, filter, setFilter, shown, chosen, toggle } =
     props;
   const [name, setName] = useState('');
-  const [importing, setImporting] = useState(false);
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="px-5 py-4 max-md:px-3">
@@ -70,10 +68,11 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             </button>
           </form>
           <p className="flex flex-wrap items-center gap-2">
-            <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
-              Bring in a table
-            </button>
-            <TakeOut kind="person" />
+            <TableFiles
+              kind="person"
+              present={people.held.map(({ value }) => value)}
+              names={{ team: props.teams.held.map(({ value }) => value) }}
+            />
           </p>
         </div>
         {people.held.length === 0 && (
@@ -163,14 +162,6 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
           <TeamsForm {...props} />
         )}
       </Aside>
-      {importing && (
-        <TableImport
-          kind="person"
-          present={people.held.map(({ value }) => value)}
-          names={{ team: props.teams.held.map(({ value }) => value) }}
-          close={() => setImporting(false)}
-        />
-      )}
     </div>
   );
 }

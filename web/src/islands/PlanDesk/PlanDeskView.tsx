@@ -12,6 +12,7 @@ import { Aside } from '../../components/Aside';
 import { TakeInFile } from '../../components/TakeInFile';
 import { address } from '../desk/api';
 import { savePlanHead } from '../desk/deskStore';
+import { TableFiles } from '../TableImport/TableFiles';
 import { ChannelDrawer } from './ChannelDrawer';
 import { ChannelRow } from './ChannelRow';
 import { PlanForm } from './PlanForm';
@@ -164,6 +165,14 @@ function ThisPlan({ plan, desk, importFile, importFindings, removePlan }: Return
         </p>
         {desk.mayEdit && (
           <>
+            <p className="mt-3 flex flex-wrap items-center gap-3">
+              <TableFiles
+                kind="channel"
+                planId={plan.id}
+                present={plan.channels}
+                names={{ group: plan.groups }}
+              />
+            </p>
             <TakeInFile
               label="Bring in a plan file; it becomes a plan of its own"
               take={importFile}

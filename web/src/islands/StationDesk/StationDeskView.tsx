@@ -7,6 +7,7 @@ import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
 import { KIND_TEXT, PERMISSION_TEXT } from '../../messages/stations';
 import { address } from '../desk/api';
+import { TableFiles } from '../TableImport/TableFiles';
 import { PreconditionMatrix } from './PreconditionMatrix';
 import { StationDrawer } from './StationDrawer';
 import type { useStationDesk } from './useStationDesk';
@@ -78,6 +79,15 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
             <a className="btn btn-outline btn-sm" href={address('GET /api/stations/geojson', {})} download>
               Save as GeoJSON
             </a>
+            {mayEdit && (
+              <p className="mt-3 flex flex-wrap items-center gap-3">
+                <TableFiles
+                  kind="station"
+                  present={props.stations.held.map(({ value }) => value)}
+                  names={{ person: props.people }}
+                />
+              </p>
+            )}
             {mayEdit && (
               <TakeInFile
                 label="Bring in points as GeoJSON"

@@ -18,7 +18,7 @@ export interface ImportProps<K extends TableKind = TableKind> {
   /** What ids stand for that a row names. */
   names: Names;
   /** The plan that channels come into. */
-  planId?: string;
+  planId?: string | undefined;
   close: () => void;
 }
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Kind, Things } from '../../contract/things';
+import { type Kind, SCHEMAS, type Things } from '../../contract/things';
 import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
 
 /** Where something is written: the transaction, whose it is, which one, and its row where it has one. */
@@ -51,7 +51,9 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
         .trx('plan')
         .where({ id: at.columns.plan_id as string })
         .first('document');
-      const groups = row.document.groups as readonly { readonly id: string }[];
+      // Of a plan that nobody can read there are no groups to come into.
+      const groups: readonly { readonly id: string }[] =
+        SCHEMAS.plan.safeParse(row.document).data?.groups ?? [];
       if (groups.some(({ id }) => id === channel.groupId)) return channel;
       const [first] = groups;
       if (move !== 'back' || !first) throw missing('/value/groupId', 'group', channel.groupId);

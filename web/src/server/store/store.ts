@@ -82,12 +82,29 @@ export async function listThings<K extends Kind>(
     .where({ workspace_id: workspaceId, deleted_at: null, ...columns })
     .andWhereRaw(LIVE[kind] ?? 'true')
     .orderByRaw(ORDER[kind] ?? BY_NAME);
-  return rows.flatMap((row) => {
+  const unread: string[] = [];
+  const things = rows.flatMap((row) => {
     const value = read(kind, row);
     if (value) return [{ value, version: row.version }];
+    unread.push(row.id);
     log.error({ kind, id: row.id }, 'a row cannot be read');
     return [];
   });
+  unreadSeen(workspaceId).set(`${kind} ${JSON.stringify(columns)}`, unread);
+  return things;
+}
+
+/** By workspace and list: the rows that this process could not read when it last looked. */
+const unread = new Map<string, Map<string, readonly string[]>>();
+function unreadSeen(workspaceId: string): Map<string, readonly string[]> {
+  const seen = unread.get(workspaceId) ?? new Map<string, readonly string[]>();
+  unread.set(workspaceId, seen);
+  return seen;
+}
+
+/** How many rows of a workspace could not be read when they were last asked for. */
+export function unreadCount(workspaceId: string): number {
+  return new Set([...unreadSeen(workspaceId).values()].flat()).size;
 }
 
 /** One of a kind. @throws NotHere where it is not there, BadInput where nobody can read it */
@@ -107,6 +124,7 @@ export async function thingAt<K extends Kind>(
 /** The rows of a workspace that no schema reads, of all kinds. */
 export async function brokenThings(db: Knex, workspaceId: string): Promise<BrokenRow[]> {
   const broken: BrokenRow[] = [];
+  unreadSeen(workspaceId).clear();
   for (const kind of KINDS) {
     const rows: Row[] = await db(kind)
       .where({ workspace_id: workspaceId, deleted_at: null })

@@ -1,7 +1,7 @@
 import { stationsToGeoJson } from '@umbrex/core/stations';
 import { endpoint } from '@/server/endpoint';
-import { stationFor } from '@/server/stations';
 import { listThings } from '@/server/store/store';
+import { stationFor } from '@/server/views/stations';
 
 /** GET the stations that have a site as GeoJSON, as a download; observers get them without tones: 200. */
 export const GET = endpoint('GET /api/stations/geojson', async ({ db, workspace, session }) => {

@@ -1,10 +1,10 @@
 import { THINGS } from '@umbrex/core/fields';
 import type { TableKind } from '../../contract/tables';
-import { address, failureText, NoAnswer, Refusal } from './api';
-import { $notice } from './deskStore';
+import { address, failureText, NoAnswer, Refusal } from '../desk/api';
+import { $notice } from '../desk/deskStore';
 
 /** The roster as a table for other programs: as a file, or copied so that it can be pasted into a spreadsheet. */
-export function TakeOut({ kind, planId }: { kind: TableKind; planId?: string }) {
+export function TakeOut({ kind, planId }: { kind: TableKind; planId?: string | undefined }) {
   const what = THINGS[kind].many;
   const path = (as: 'csv' | 'tsv' | 'xlsx') =>
     address('GET /api/roster/export', {}, { what, as, ...(planId && { plan: planId }) });

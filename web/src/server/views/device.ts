@@ -1,20 +1,21 @@
 import type { Prepared } from '@umbrex/core/flow';
 import type { Description, Unit } from '@umbrex/core/model';
-import { type DrawnRegion, drawPlaces } from '@umbrex/core/procedure';
-import type { Desk } from './desk';
-import { preparedFor } from './sheetPage';
+import { type DrawnRegion, drawPlaces, settingLines } from '@umbrex/core/procedure';
+import type { Desk } from '../desk';
+import { preparedFor } from '../sheetPage';
 
 /** One set of the fleet: what it holds, what it shall hold, and what would go. */
-export interface DeviceData {
+export interface DeviceView {
   readonly unit: Unit;
   readonly version: number;
   readonly description: Description;
   readonly prepared: Prepared;
   readonly regions: readonly DrawnRegion[];
+  readonly settings: ReturnType<typeof settingLines>;
 }
 
 /** Prepares the page of one device; `undefined` when there is none such, or it is not this person's to see. */
-export function deviceOf(desk: Desk, unitId: string): DeviceData | undefined {
+export function deviceView(desk: Desk, unitId: string): DeviceView | undefined {
   const held = desk.units.find(({ unit }) => unit.id === unitId);
   const found = desk.descriptions.find(({ description }) => description.id === held?.unit.descriptionId);
   if (!held || !found) return undefined;
@@ -28,5 +29,12 @@ export function deviceOf(desk: Desk, unitId: string): DeviceData | undefined {
     overwrites: sheet.overwrites,
     erases: changes.places.flatMap(({ slot, to }) => (to === null ? [slot.number] : [])),
   });
-  return { unit, version, description, prepared, regions };
+  return {
+    unit,
+    version,
+    description,
+    prepared,
+    regions,
+    settings: settingLines(description, fit.image, now),
+  };
 }

@@ -1,0 +1,73 @@
+import type { Cell } from './fit/index';
+import type { Prepared } from './flow';
+import { type Description, slotsOf } from './model/index';
+import { readBackLines, type SlotLine } from './procedure/index';
+
+/** Why a sheet is not to be worked by: its steps do not prove, or places of the holder's own would go that nobody let go of. */
+export type SheetStop = 'not-proven' | 'own-places';
+
+/** A channel that is only listened to, whose place sends all the same when somebody talks. */
+export interface SendsInstead {
+  readonly cell: Cell;
+  /** Another channel of the same place, on which talking is right; `null` where there is none. */
+  readonly talksAs: Cell | null;
+}
+
+/** What a sheet may claim and what it must warn of, worked out once for the page, the printed sheet and the card. */
+export interface Readiness {
+  /** A card of values for keys that nobody described claims no steps: it is ready as what it is. */
+  readonly isReady: boolean;
+  readonly stops: readonly SheetStop[];
+  /** Whether the set has a transmitter; one of which nobody knows it may have one. */
+  readonly canTalk: boolean;
+  readonly lines: readonly SlotLine[];
+  /** What stands there now and goes. */
+  readonly overwritten: readonly SlotLine[];
+  readonly sendsInstead: readonly SendsInstead[];
+  /** Channels that it does not have at all, or of which nobody knows it. */
+  readonly without: readonly Cell[];
+  /** Whether it writes to places that look free, or that nobody has looked at. */
+  readonly fillsFree: boolean;
+  /** Whether a tone that was picked by hand must be cleared first, since no step does it. */
+  readonly clearPickedTone: boolean;
+}
+
+/** Judges a sheet that was prepared: whether it is ready, why not, and what has to be said on it. */
+export function sheetReadiness(description: Description, prepared: Prepared): Readiness {
+  const { fit, sheet, proof, toAccept, now } = prepared;
+  const stops: SheetStop[] = [];
+  if (!proof.proven && sheet.way !== 'unknown') stops.push('not-proven');
+  if (toAccept.length > 0) stops.push('own-places');
+  const lines = readBackLines(description, fit.image, sheet, now);
+  return {
+    isReady: stops.length === 0,
+    stops,
+    canTalk: description.transmit === 'unknown' || description.transmit.bands.length > 0,
+    lines,
+    overwritten: lines.filter(({ number }) => sheet.overwrites.includes(number)),
+    sendsInstead: sendsInstead(fit.cells),
+    without: fit.cells.filter(({ verdict }) => verdict === 'no' || verdict === 'unknown'),
+    fillsFree: lines.some(({ before }) => before === null || before === 'unknown'),
+    clearPickedTone: typeof description.operatorTone === 'object' && sheet.clears === 0,
+  };
+}
+
+/** The channels to listen to on whose places the talk key sends: on a frequency that others listen to. */
+function sendsInstead(cells: readonly Cell[]): SendsInstead[] {
+  const talks = new Map(
+    cells.flatMap((cell) =>
+      cell.slot && (cell.verdict === 'full' || cell.verdict === 'adapted') ? [[cell.slot.number, cell]] : [],
+    ),
+  );
+  return cells
+    .filter(({ findings }) => findings.some(({ code }) => code === 'talk-goes-out-on-output'))
+    .map((cell) => ({ cell, talksAs: (cell.slot && talks.get(cell.slot.number)) ?? null }));
+}
+
+/** The places that a set shall hold, with their labels, as what it hears is tried against stations. */
+export function placesShall(description: Description, { fit }: Prepared) {
+  return slotsOf(description).flatMap(({ number, label }) => {
+    const content = fit.image.slots.get(number)?.content;
+    return content ? [{ number, label, content }] : [];
+  });
+}

@@ -1,0 +1,23 @@
+import { THINGS } from '@umbrex/core/fields';
+import { useState } from 'react';
+import type { TableKind } from '../../contract/tables';
+import { TableImport } from './TableImport';
+import { TakeOut } from './TakeOut';
+import type { ImportProps } from './useTableImport';
+
+/** Things as a table, in and out: for spreadsheets and other programs. For those who may edit. */
+export function TableFiles<K extends TableKind>(props: Omit<ImportProps<K>, 'close'>) {
+  const [importing, setImporting] = useState(false);
+  return (
+    <>
+      <span className="muted w-full text-[0.93rem]">
+        {`The ${THINGS[props.kind].many} as a table, for a spreadsheet or another program`}
+      </span>
+      <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>
+        Bring in a table
+      </button>
+      <TakeOut kind={props.kind} planId={props.planId} />
+      {importing && <TableImport {...props} close={() => setImporting(false)} />}
+    </>
+  );
+}

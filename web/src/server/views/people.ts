@@ -1,0 +1,69 @@
+import { neverTested } from '@umbrex/core/check';
+import type { Person } from '@umbrex/core/model';
+import { mayTalkOn } from '@umbrex/core/rules';
+import { allows } from '../../contract/roles';
+import { getDb } from '../db';
+import { type Desk, today } from '../desk';
+import { listMembers } from '../repositories/accounts';
+import { listOutbox } from '../repositories/outbox';
+import { listThings } from '../store/store';
+
+/** The roster with its teams, and what each may transmit on with the sets they hold. */
+export async function peopleView(desk: Desk) {
+  const { workspace, state, units } = desk;
+  const [people, teams] = await Promise.all([
+    listThings(getDb(), 'person', workspace.id),
+    listThings(getDb(), 'team', workspace.id),
+  ]);
+  return {
+    planId: state.plan.id,
+    people,
+    teams,
+    units: units.map(({ unit }) => unit),
+    groups: state.plan.groups,
+    mayTalk: Object.fromEntries(people.map(({ value }) => [value.id, mayTalkText(value, desk)])),
+    today: today(),
+  };
+}
+
+/** What somebody may transmit on with the sets they hold, by the rules, in words. */
+function mayTalkText(person: Person, { units, descriptions, state }: Desk): string {
+  const kinds = new Set(
+    units.filter(({ unit }) => unit.personId === person.id).map(({ unit }) => unit.descriptionId),
+  );
+  if (kinds.size === 0) return 'Holds no set of the list.';
+  const devices = descriptions.map(({ description }) => description).filter(({ id }) => kinds.has(id));
+  const { talk, unknown, of } = mayTalkOn(person.licences, devices, state.plan, today());
+  const doubt = unknown > 0 ? `, ${unknown} not known` : '';
+  return `May transmit on ${talk} of ${of} channels${doubt}. Check your local rules.`;
+}
+
+/** The nets; whom one can choose for them is for those who may change them. */
+export async function netsView({ session, workspace, state: { plan } }: Desk) {
+  const mayEdit = allows(session.role, 'editor');
+  const [nets, people] = await Promise.all([
+    listThings(getDb(), 'net', workspace.id),
+    mayEdit ? listThings(getDb(), 'person', workspace.id) : [],
+  ]);
+  return {
+    nets,
+    channels: plan.channels.map(({ id, name, ...channel }) => ({
+      id,
+      name,
+      forNets: channel.transmitHz !== null && !neverTested(channel, plan),
+    })),
+    people: people.map(({ value }) => value.name),
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    mayEdit,
+  };
+}
+
+/** Who belongs to the workspace, as what, and the mails that nobody sent. */
+export async function teamView({ workspace }: Desk) {
+  const [members, outbox, people] = await Promise.all([
+    listMembers(getDb(), workspace.id),
+    listOutbox(getDb(), workspace.id),
+    listThings(getDb(), 'person', workspace.id),
+  ]);
+  return { members, outbox, people: people.map(({ value: { id, name } }) => ({ id, name })) };
+}

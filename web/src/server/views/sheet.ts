@@ -1,0 +1,60 @@
+import { againstStations, tryAlerts } from '@umbrex/core/air';
+import { namesAreByKeys, namingOf } from '@umbrex/core/fit';
+import { afterSheet } from '@umbrex/core/flow';
+import { holdsOnePair } from '@umbrex/core/model';
+import { keyLines } from '@umbrex/core/procedure';
+import { placesShall } from '@umbrex/core/readiness';
+import { allows } from '../../contract/roles';
+import { confidenceText } from '../../messages/confidence';
+import { getDb } from '../db';
+import { type Desk, today } from '../desk';
+import { checksFor, copyOfferFor, sheetOf } from '../sheetPage';
+import { listThings } from '../store/store';
+import { stationFor } from './stations';
+
+/** Everything that a set's sheet prints, and what it must warn of; `undefined` where there is no such set to see. */
+export async function sheetView(desk: Desk, unitId: string) {
+  const data = sheetOf(desk, unitId);
+  if (!data) return undefined;
+  const { session, workspace, state } = desk;
+  const [people, held] = await Promise.all([
+    listThings(getDb(), 'person', workspace.id),
+    listThings(getDb(), 'station', workspace.id),
+  ]);
+  const stations = held.map(({ value }) => value);
+  const { description, proof, sheet, fit, confidence, readiness } = data;
+  const { plan } = state;
+  const after = afterSheet(description, data);
+  const { proven } = proof;
+  return {
+    data,
+    ...checksFor(
+      desk,
+      data,
+      people.map(({ value }) => value),
+      stations,
+    ),
+    /** What it would hear of the stations around. */
+    onAir:
+      proven && !holdsOnePair(description)
+        ? againstStations(
+            placesShall(description, data),
+            stations.map((station) => stationFor(session, station)),
+          )
+        : [],
+    trials:
+      proven && description.kind === 'alert' && plan.alerts ? tryAlerts(plan.alerts, description, after) : [],
+    keyMap: keyLines(description, after.settings),
+    offer: readiness.isReady && sheet.steps.length > 0 ? copyOfferFor(desk, data) : undefined,
+    stamp: confidenceText(confidence, description),
+    findings: [...(desk.board.unitFindings[data.unit.id] ?? []), ...(proven ? proof.findings : [])],
+    names: new Map(plan.channels.map(({ id, name }) => [id, name])),
+    labels: new Map(
+      fit.cells.flatMap(({ channelId, slot }) => (slot ? [[channelId, slot.label] as const] : [])),
+    ),
+    naming: namesAreByKeys(description) ? namingOf(plan, description) : null,
+    mayEdit: allows(session.role, 'editor'),
+    today: today(),
+  };
+}
+export type SheetView = NonNullable<Awaited<ReturnType<typeof sheetView>>>;

@@ -1,0 +1,28 @@
+import { whatIsDue } from '@umbrex/core/today';
+import { allows } from '../../contract/roles';
+import { getDb } from '../db';
+import { type Desk, today } from '../desk';
+import { listThings } from '../store/store';
+
+/** What waits for somebody today, for those who can do it; and the nets, for everybody. */
+export async function todayView({ session, workspace, state: { plan }, board, units, descriptions }: Desk) {
+  const mayEdit = allows(session.role, 'editor');
+  const [people, stations, nets] = await Promise.all([
+    mayEdit ? listThings(getDb(), 'person', workspace.id) : [],
+    mayEdit ? listThings(getDb(), 'station', workspace.id) : [],
+    listThings(getDb(), 'net', workspace.id),
+  ]);
+  const sets = units.map(({ unit }) => unit);
+  const due = mayEdit
+    ? whatIsDue({
+        plan,
+        board,
+        people: people.map(({ value }) => value),
+        units: sets,
+        descriptions: descriptions.map(({ description }) => description),
+        stations: stations.map(({ value }) => value),
+        today: today(),
+      })
+    : [];
+  return { mayEdit, due, units: sets, nets: nets.map(({ value }) => value) };
+}
