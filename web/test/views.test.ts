@@ -1,0 +1,168 @@
+import { randomUUID } from 'node:crypto';
+import type { Channel, Station } from '@umbrex/core/model';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Role } from '../src/contract/roles';
+
+const { demoPlan, ensureWorkspace } = await import('../../demo/load');
+const { getDb } = await import('../src/server/db');
+const { loadDesk } = await import('../src/server/desk');
+const { deskProps, neighboursOf, peopleOf } = await import('../src/server/page');
+const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const { listThings, saveThing } = await import('../src/server/store/store');
+const { devicesView } = await import('../src/server/views/devices');
+const { deviceView } = await import('../src/server/views/device');
+const { historyView } = await import('../src/server/views/history');
+const { listView } = await import('../src/server/views/list');
+const { mendView } = await import('../src/server/views/mend');
+const { netsView, peopleView, teamView } = await import('../src/server/views/people');
+const { sheetView } = await import('../src/server/views/sheet');
+const { mapView, stationsView } = await import('../src/server/views/stations');
+const { todayView } = await import('../src/server/views/today');
+const db = getDb();
+const planId = demoPlan().id;
+let workspace: { id: string; name: string };
+/** A member of the roster who holds a set, and somebody else who does. */
+let holder = { personId: '', unitId: '', name: '' };
+let other = { personId: '', unitId: '', name: '' };
+
+beforeAll(async () => {
+  await ensureWorkspace(db, true);
+  const first = await firstWorkspace(db);
+  if (!first) throw new Error('no workspace');
+  workspace = first;
+  const [units, people] = [
+    await listThings(db, 'unit', workspace.id),
+    await listThings(db, 'person', workspace.id),
+  ];
+  const held = people.flatMap(({ value }) => {
+    const unit = units.find((one) => one.value.personId === value.id);
+    return unit ? [{ personId: value.id, unitId: unit.value.id, name: value.name }] : [];
+  });
+  [holder, other] = held as [typeof holder, typeof other];
+  await db.transaction(async (trx) => {
+    const channels = await listThings(trx, 'channel', workspace.id);
+    const channel = channels.find(({ value }) => value.transmitTone === '131.8');
+    if (!channel) throw new Error('no channel with a tone');
+    const secret: Channel = {
+      ...channel.value,
+      transmitTone: '254.1',
+      receiveTone: 'D754I',
+      tonesSecret: true,
+    };
+    await saveThing(trx, 'channel', workspace.id, secret.id, channel.version, secret);
+    const stations = await listThings(trx, 'station', workspace.id);
+    const station = stations.find(({ value }) => value.kind === 'repeater');
+    if (!station) throw new Error('no repeater');
+    const said = { source: 'a member', on: '2026-11-01' };
+    const value: Station = {
+      ...station.value,
+      facts: [...station.value.facts, { field: 'inputTone', value: '254.1', ...said }],
+      reports: [{ personId: other.personId, reached: true, on: '2026-11-02' }],
+    };
+    await saveThing(trx, 'station', workspace.id, value.id, station.version, value);
+  });
+});
+afterAll(() => db.destroy());
+
+const deskOf = (role: Role, personId: string | null = null) =>
+  loadDesk(db, { accountId: randomUUID(), name: 'Somebody', role, personId, workspace } as never, planId);
+
+/** What the pages that everybody may open are made of. */
+async function open(role: Role, personId: string | null = null) {
+  const desk = await deskOf(role, personId);
+  return {
+    plan: deskProps(desk),
+    list: await listView(desk, true),
+    stations: await stationsView(desk),
+    map: await mapView(desk),
+    nets: await netsView(desk),
+    today: await todayView(desk),
+    mend: await mendView(desk.session),
+    around: await peopleOf(desk),
+  };
+}
+
+describe('what an observer gets', () => {
+  it('holds no tone that is for members only, and no tone that opens a station, on any page', async () => {
+    const text = JSON.stringify(await open('observer'));
+    expect(text).not.toMatch(/254\.1|D754I/);
+    expect(text).not.toContain('"inputTone","value"');
+  });
+  it('holds no set, nobody of the roster, and nothing that waits to be done', async () => {
+    const seen = await open('observer');
+    expect([seen.plan.units, seen.plan.board.kinds, seen.around, seen.today.due]).toEqual([[], [], [], []]);
+    expect([seen.stations.people, seen.map.people, seen.nets.people]).toEqual([[], [], []]);
+    expect(seen.stations.stations.flatMap(({ value }) => value.reports)).toEqual([]);
+    const people = await listThings(db, 'person', workspace.id);
+    // Whom a net names is said on the air.
+    const { nets: _n, today: _t, ...rest } = seen;
+    for (const { value } of people)
+      if (value.contact) expect(JSON.stringify(rest)).not.toContain(value.contact);
+  });
+  it('holds them on the list neither where it is asked for members', async () => {
+    const desk = await deskOf('observer');
+    expect((await listView(desk, true)).isWhole).toBe(false);
+  });
+});
+
+describe('what a member gets', () => {
+  it('holds every tone of the plan, and on the list only when it is asked for', async () => {
+    const desk = await deskOf('member', holder.personId);
+    expect(JSON.stringify(deskProps(desk).plan)).toContain('254.1');
+    expect(JSON.stringify(await listView(desk, true))).toContain('254.1');
+    expect(JSON.stringify(await listView(desk, false))).not.toContain('254.1');
+  });
+  it('holds their own sets, and nobody else’s, by list, by page and by sheet', async () => {
+    const desk = await deskOf('member', holder.personId);
+    const { units, people } = await devicesView(desk);
+    expect(new Set(units.map(({ unit }) => unit.personId))).toEqual(new Set([holder.personId]));
+    expect(people.map(({ id }) => id)).toEqual([holder.personId]);
+    expect(deviceView(desk, holder.unitId)?.unit.id).toBe(holder.unitId);
+    expect(deviceView(desk, other.unitId)).toBeUndefined();
+    expect((await sheetView(desk, holder.unitId))?.data.unit.id).toBe(holder.unitId);
+    expect(await sheetView(desk, other.unitId)).toBeUndefined();
+    const seen = new Set(desk.board.kinds.flatMap(({ unitIds }) => unitIds));
+    expect(seen).toEqual(new Set(units.map(({ unit }) => unit.id)));
+    expect(Object.keys(desk.board.unitFindings).every((id) => seen.has(id))).toBe(true);
+  });
+  it('holds what they need for each repeater, of themselves alone', async () => {
+    const { people, matrix } = await stationsView(await deskOf('member', holder.personId));
+    expect(people.map(({ id }) => id)).toEqual([holder.personId]);
+    for (const row of Object.values(matrix)) expect(Object.keys(row)).toEqual([holder.personId]);
+  });
+  it('holds where nobody is', async () =>
+    expect((await mapView(await deskOf('member', holder.personId))).people).toEqual([]));
+  it('without a person in the roster holds no set at all', async () =>
+    expect((await devicesView(await deskOf('member'))).units).toEqual([]));
+});
+
+describe('what an editor gets', () => {
+  it('holds all sets, the roster, what is due, and the history with names', async () => {
+    const desk = await deskOf('editor');
+    const all = await listThings(db, 'unit', workspace.id);
+    expect((await devicesView(desk)).units).toHaveLength(all.length);
+    expect((await peopleView(desk)).people.length).toBeGreaterThan(5);
+    expect((await todayView(desk)).due.length).toBeGreaterThan(0);
+    expect((await teamView(desk)).members.length).toBeGreaterThan(2);
+    const { entries } = await historyView(desk, Number.NaN);
+    expect(entries.slice(0, 2).map(({ what }) => what)).toEqual([
+      expect.stringMatching(/^changed the station “/),
+      expect.stringMatching(/^changed the channel “/),
+    ]);
+    expect(entries[1]?.changes).toContain('transmit tone: 131.8 Hz → 254.1 Hz');
+    expect(await neighboursOf(desk)).toEqual([]);
+  });
+  it('the history goes on where it stopped, without a gap or an entry twice', async () => {
+    const desk = await deskOf('editor');
+    const seen: string[] = [];
+    let before = Number.NaN;
+    for (;;) {
+      const { entries, goesOnBefore } = await historyView(desk, before);
+      seen.push(...entries.map(({ id }) => id));
+      if (goesOnBefore === null) break;
+      before = goesOnBefore;
+    }
+    const [row] = await db('edit').where({ workspace_id: workspace.id }).count('* as n');
+    expect([seen.length, new Set(seen).size]).toEqual([Number(row?.n), Number(row?.n)]);
+  });
+});
