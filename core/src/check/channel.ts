@@ -60,7 +60,12 @@ function checkFrequencies(channel: Channel, rows: readonly RuleRow[], context: R
   }
   const touches = touchedService(channel, context);
   if (touches && kindOf(channel) === 'repeater')
-    add('fix', { code: 'not-a-service-channel', severity: 'error', source: touches.citation });
+    add('fix', {
+      code: 'not-a-service-channel',
+      severity: 'error',
+      service: touches.id,
+      source: touches.citation,
+    });
   else add('ask', { code: 'service-needs-licence', severity: 'warning' }, listenOnly(channel));
 }
 

@@ -1,4 +1,5 @@
 export * from './alertEvents';
+export * from './countries';
 export * from './search';
 export * from './services/index';
 export * from './tones/consumerCodes';

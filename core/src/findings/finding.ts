@@ -75,7 +75,7 @@ export type Finding = Common &
     | { readonly code: 'reserved-channel'; readonly use: string }
     | { readonly code: 'hand-held-only' }
     | { readonly code: 'country-not-covered' }
-    | { readonly code: 'not-a-service-channel' }
+    | { readonly code: 'not-a-service-channel'; readonly service: string }
     | { readonly code: 'power-too-high'; readonly limitW: number; readonly lowestW: number }
     | { readonly code: 'power-lowered'; readonly limitW: number; readonly usedW: number }
     | { readonly code: 'power-unknown'; readonly limitW: number }

@@ -2,9 +2,10 @@ import type { Service } from '../facts/index';
 import type { Question } from '../findings/index';
 import type { ChannelDraft, ToneText } from '../model/index';
 import { inRadioRange, mhzText } from '../units/index';
+import type { Pair } from './asked';
 import { collect } from './collect';
 import { type Collected, withText } from './collected';
-import { choosePair, type Pair } from './pair';
+import { choosePair } from './pair';
 
 /** What a line says: a draft when no blocking question is open, and the questions. */
 export interface LineReading {

@@ -106,6 +106,12 @@ function oneRow(
 /** A pair that a service of this country knows only in part breaks its table; elsewhere the service is not known here. */
 function outsideAll(channel: Channel, context: RuleContext): Finding {
   const touched = touchedService(channel, context);
-  if (touched) return { code: 'not-a-service-channel', severity: 'error', source: touched.citation };
+  if (touched)
+    return {
+      code: 'not-a-service-channel',
+      severity: 'error',
+      service: touched.id,
+      source: touched.citation,
+    };
   return { code: 'service-needs-licence', severity: 'warning' };
 }

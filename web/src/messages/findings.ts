@@ -186,8 +186,8 @@ const WORDS: Words = {
     what: 'No rules of this country are known here.',
     help: 'Check your local rules before anyone transmits.',
   }),
-  'not-a-service-channel': () => ({
-    what: 'These frequencies are no channel of the service: repeaters are on the eight main pairs only, input 5 MHz up.',
+  'not-a-service-channel': (f) => ({
+    what: `These frequencies are no channel and no repeater pair of ${service(f.service)}.`,
     help: 'Look at the listing again; input and output may be swapped, or a digit is wrong.',
   }),
   'power-too-high': (f) => ({

@@ -32,6 +32,7 @@ export const AMATEUR_2M: ServiceTable = {
   ...COMMON,
   id: 'amateur-2m',
   title: 'Amateur, 2 metres',
+  usualShiftHz: 600_000,
   channels: [calling('146.52', 146_520_000, '2 m calling')],
   // Repeater outputs and the way to their inputs, by sub-band
   bands: [
@@ -48,6 +49,7 @@ export const AMATEUR_70CM: ServiceTable = {
   ...COMMON,
   id: 'amateur-70cm',
   title: 'Amateur, 70 centimetres',
+  usualShiftHz: 5_000_000,
   channels: [calling('446', 446_000_000, '70 cm calling')],
   bands: [
     { fromHz: 420_000_000, toHz: 441_999_999, usualOffsetHz: 0 },

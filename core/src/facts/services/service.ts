@@ -77,6 +77,8 @@ export const ServiceSchema = z.strictObject({
   words: z.array(z.string()),
   channels: z.array(ServiceChannelSchema),
   bands: z.array(BandPlanSchema).default([]),
+  /** How far its repeaters shift where the band plan says nothing, in hertz; 0 where nothing is usual. */
+  usualShiftHz: z.number().int().min(0).default(0),
 });
 export type Service = z.infer<typeof ServiceSchema>;
 /** What a table file writes: the usual values left out. */

@@ -122,7 +122,13 @@ export function ChannelDrawer(props: Props) {
         <>
           <section className="border-t border-base-300 pt-3">
             <h3 className="muted mb-2 font-semibold">Details</h3>
-            <ChannelForm channel={channel} version={version} groups={groups} save={saveChannel} />
+            <ChannelForm
+              channel={channel}
+              version={version}
+              groups={groups}
+              country={plan.country}
+              save={saveChannel}
+            />
           </section>
           <div className="flex flex-wrap gap-2 border-t border-base-300 pt-3">
             <button type="button" className="btn btn-outline btn-sm" onClick={() => nudge(channel.id, -1)}>

@@ -1,15 +1,18 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useStore } from '@nanostores/react';
-import type { Channel, Group } from '@umbrex/core/model';
+import type { Channel, Group, Plan } from '@umbrex/core/model';
+import { hzFromMHzText } from '@umbrex/core/units';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { $settled } from '../desk/deskStore';
-import { channelFormSchema, type ChannelForm as Form, formOf } from './channelForm';
+import { channelFormSchema, type ChannelForm as Form, formOf, shiftAt, shiftText } from './channelForm';
 
 interface Props {
   channel: Channel;
   version: number;
   groups: readonly Group[];
+  /** Whose rules apply. */
+  country: Plan['country'];
   save: (channel: Channel, version: number) => Promise<boolean>;
 }
 
@@ -17,29 +20,31 @@ interface Props {
  * The details of a channel, to be changed. The fields take what people write; the channel's schema has the last word. When
  * somebody else changes the channel, an untouched form follows; a touched one stays, and is saved from where it began.
  */
-export function ChannelForm({ channel, version, groups, save }: Props) {
+export function ChannelForm({ channel, version, groups, country, save }: Props) {
   const [from, setFrom] = useState({ channel, version });
   const settled = useStore($settled);
   const { register, handleSubmit, formState, reset, watch } = useForm<Form, unknown, Channel>({
-    resolver: zodResolver(channelFormSchema(from.channel)) as never,
-    defaultValues: formOf(channel),
+    resolver: zodResolver(channelFormSchema(from.channel, country)) as never,
+    defaultValues: formOf(channel, country),
   });
   const { errors, isDirty, isSubmitting } = formState;
   const other = from.channel.id !== channel.id;
   useEffect(() => {
     if (isDirty && !other) return;
     setFrom({ channel, version });
-    reset(formOf(channel));
-  }, [channel, version, isDirty, other, reset]);
+    reset(formOf(channel, country));
+  }, [channel, version, isDirty, other, reset, country]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a clash that was just settled lets go of what was typed
-  useEffect(() => reset(formOf(channel)), [settled]);
+  useEffect(() => reset(formOf(channel, country)), [settled]);
   const submit = async (next: Channel) => {
-    if (await save(next, from.version)) reset(formOf(next));
+    if (await save(next, from.version)) reset(formOf(next, country));
   };
   const faults = errors as Partial<
     Record<keyof Form | 'receiveHz' | 'transmitHz' | 'trunk', { message?: string }>
   >;
   const way = watch('way');
+  const receiveHz = hzFromMHzText(watch('receive').trim().replace(',', '.'));
+  const shiftHz = receiveHz === undefined ? 0 : shiftAt(channel, country, receiveHz);
   const isTrunked = watch('network').trim() !== '';
   return (
     <form className="space-y-3" onSubmit={handleSubmit(submit)} noValidate>
@@ -58,7 +63,9 @@ export function ChannelForm({ channel, version, groups, save }: Props) {
         <Field id="way" title="Transmit" fault={undefined}>
           <select id="way" className="select select-sm w-full" {...register('way')}>
             <option value="direct">same frequency</option>
-            <option value="repeater">5 MHz up</option>
+            <option value="repeater" disabled={shiftHz === 0}>
+              {shiftHz === 0 ? 'a usual shift: none here' : shiftText(shiftHz)}
+            </option>
             <option value="other">another frequency</option>
             <option value="listen">never, listen only</option>
           </select>

@@ -1,5 +1,6 @@
+import { SERVICES, usualShiftHz, usualShiftIn } from '@umbrex/core/facts';
 import { readTone } from '@umbrex/core/listing';
-import { type Channel, ChannelSchema, kindOf } from '@umbrex/core/model';
+import { type Channel, ChannelSchema, kindOf, type Plan } from '@umbrex/core/model';
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { z } from 'zod';
 import { questionText } from '../../messages/questions';
@@ -34,8 +35,6 @@ export interface ChannelForm {
 
 const LOCAL = { yes: true, no: false, unknown: 'unknown' } as const;
 
-const GMRS_SHIFT_HZ = 5_000_000;
-
 const parts = (text: string) =>
   text
     .split(',')
@@ -45,9 +44,26 @@ const parts = (text: string) =>
 const localWord = (isLocal: boolean | 'unknown') =>
   isLocal === 'unknown' ? 'unknown' : isLocal ? 'yes' : 'no';
 
-export function formOf(channel: Channel): ChannelForm {
+/** How far repeaters shift where a channel is, in hertz: by its own service where that is known, else by those of the country; 0 where nothing is usual. */
+export function shiftAt(
+  { service }: Pick<Channel, 'service'>,
+  country: Plan['country'],
+  receiveHz: number,
+): number {
+  const own = service === 'other' ? 0 : usualShiftHz(SERVICES[service], receiveHz);
+  return own || usualShiftIn(country, receiveHz);
+}
+
+/** A shift as people say it: `5 MHz up`, `600 kHz down`. */
+export function shiftText(hz: number): string {
+  const size = Math.abs(hz);
+  return `${size < 1_000_000 ? `${size / 1000} kHz` : `${size / 1_000_000} MHz`} ${hz > 0 ? 'up' : 'down'}`;
+}
+
+export function formOf(channel: Channel, country: Plan['country']): ChannelForm {
   const kind = kindOf(channel);
-  const shifted = channel.transmitHz === channel.receiveHz + GMRS_SHIFT_HZ;
+  const shiftHz = shiftAt(channel, country, channel.receiveHz);
+  const shifted = shiftHz !== 0 && channel.transmitHz === channel.receiveHz + shiftHz;
   return {
     name: channel.name,
     groupId: channel.groupId,
@@ -74,7 +90,7 @@ export function formOf(channel: Channel): ChannelForm {
 }
 
 /** The schema that turns the form's texts into the channel, with a sentence at the field for each slip. */
-export function channelFormSchema(before: Channel) {
+export function channelFormSchema(before: Channel, country: Plan['country']) {
   return z
     .custom<ChannelForm>()
     .transform((form, context): unknown => {
@@ -99,7 +115,13 @@ export function channelFormSchema(before: Channel) {
       const receiveHz = mhz('receive');
       const transmitHz = {
         direct: () => receiveHz,
-        repeater: () => (receiveHz === undefined ? undefined : receiveHz + GMRS_SHIFT_HZ),
+        repeater: () => {
+          if (receiveHz === undefined) return undefined;
+          const shiftHz = shiftAt(before, country, receiveHz);
+          return shiftHz === 0
+            ? fault('receive', 'Nothing is usual here: choose “another frequency” and write it.')
+            : receiveHz + shiftHz;
+        },
         other: () => mhz('transmit'),
         listen: () => null,
       }[form.way]();

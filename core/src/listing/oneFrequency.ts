@@ -1,0 +1,155 @@
+import {
+  COUNTRY,
+  channelOn,
+  homeOf,
+  isAmongHome,
+  nearestOf,
+  type Service,
+  type ServiceId,
+  servicesOf,
+  usualShiftHz,
+} from '../facts/index';
+import { mhzText } from '../units/index';
+import { type Asked, hasBothDirections, listed, type Pair, stop } from './asked';
+import { type Collected, withText } from './collected';
+
+type Written = Collected['frequencies'][number];
+
+/** The pair of one frequency: of the country's home service where it is one of its own, else of another one that has it. */
+export function fromOne(asked: Asked, written: Written): Pair | undefined {
+  const { got, country } = asked;
+  const { hz } = written;
+  const home = homeOf(country);
+  const about = got.line.slice(written.start, written.end);
+  const isDirect = channelOn(home, hz, hz) !== undefined;
+  const onInput = home.channels.find((row) => row.pair && row.transmitHz === hz);
+  if (onInput && !isDirect) return onRepeaterInput(asked, written, home);
+  if (isDirect) return ofHome(asked, home, hz, about);
+  const elsewhere = ofOthers(asked, hz, about);
+  if (elsewhere) return elsewhere;
+  if (isAmongHome(country, hz)) {
+    const near = mhzText(nearestOf(home, hz));
+    return stop(asked, 'frequency-off-channel', about, [
+      [near, withText(got.line, written.start, written.end, near)],
+    ]);
+  }
+  return outsideServices(asked, hz, about);
+}
+
+/** What is heard by a repeater, not by people: the line is about its output, or about listening to who is near. */
+function onRepeaterInput(
+  asked: Asked,
+  { hz, start, end, direction }: Written,
+  home: Service,
+): Pair | undefined {
+  const { got } = asked;
+  const row = home.channels.find((one) => one.pair && one.transmitHz === hz);
+  const service = home.id as ServiceId;
+  if (!row || got.listen) return { receiveHz: hz, transmitHz: null, service, row: undefined };
+  if (direction === 'send') return { receiveHz: row.receiveHz, transmitHz: row.transmitHz, service, row };
+  const output = mhzText(row.receiveHz);
+  const fixed = withText(got.line, start, end, output);
+  return stop(asked, 'frequency-is-input', got.line.slice(start, end), [
+    [`${output} rpt`, got.repeater ? fixed : `${fixed} rpt`],
+  ]);
+}
+
+/** A channel of the home service: direct, or through a repeater whose output it is. */
+function ofHome(asked: Asked, home: Service, hz: number, about: string): Pair | undefined {
+  const { got, questions, country } = asked;
+  const { beside } = COUNTRY[country];
+  const service = beside !== null && got.serviceWord === beside ? beside : (home.id as ServiceId);
+  const isHome = service === home.id;
+  const pair = home.channels.find((row) => row.pair && row.receiveHz === hz);
+  const through = pair && { receiveHz: hz, transmitHz: pair.transmitHz, service, row: pair };
+  if (got.repeater || got.offsetHz !== undefined) {
+    if (got.direct) return stop(asked, 'word-contradicts', got.line);
+    if (!through || !isHome) return stop(asked, 'no-repeater-here', about);
+    if (!isShift(got.offsetHz, usualShiftHz(home, hz))) return stop(asked, 'pair-does-not-match', got.line);
+    return { ...through, transmitHz: got.listen ? null : through.transmitHz };
+  }
+  if (got.listen) return { receiveHz: hz, transmitHz: null, service, row: channelOn(home, hz, hz) };
+  if (through && !got.direct && isHome) {
+    const isThrough = hasBothDirections(got);
+    questions.push({
+      code: isThrough ? 'repeater-by-direction' : 'direct-or-repeater',
+      blocking: false,
+      about,
+      offers: ['rpt', 'direct'],
+      lines: [`${got.line} rpt`, `${got.line} direct`],
+    });
+    if (isThrough) return through;
+  }
+  return { receiveHz: hz, transmitHz: hz, service, row: channelOn(service, hz, hz) };
+}
+
+/** Whether what a line says of a shift is what is usual: nothing, its sign, or the whole of it. */
+function isShift(said: Collected['offsetHz'], usualHz: number): boolean {
+  if (said === undefined) return true;
+  if (said === '+') return usualHz > 0;
+  if (said === '-') return usualHz < 0;
+  return said === usualHz;
+}
+
+/** A frequency of the country's tables, or of a band where the usual offset makes the pair. */
+function ofOthers(asked: Asked, hz: number, about: string): Pair | undefined {
+  const { got, questions, country } = asked;
+  const services = servicesOf(country);
+  const wantsPair = got.repeater || got.offsetHz !== undefined;
+  for (const service of services) {
+    const rows = service.channels.filter((row) => row.receiveHz === hz);
+    // Where nobody transmits there is no pair either: what the line wants of one is said, and it is heard.
+    const heard = rows.find((row) => row.transmitHz === null);
+    const row = rows.find(({ pair }) => pair === wantsPair) ?? (wantsPair ? heard : rows[0]);
+    if (!row) continue;
+    if (wantsPair && row.transmitHz === null)
+      questions.push({ code: 'nobody-transmits', blocking: false, about, offers: [] });
+    return listed(asked, service, row, about);
+  }
+  const service = services.find(({ bands }) => bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz));
+  return service && inBand(asked, service, hz, about);
+}
+
+function inBand({ got, questions }: Asked, service: Service, hz: number, about: string): Pair {
+  const id = service.id as ServiceId;
+  const usualHz = usualShiftHz(service, hz);
+  const size = Math.abs(usualHz) || service.usualShiftHz;
+  const signed = got.offsetHz === '+' ? size : got.offsetHz === '-' ? -size : got.offsetHz;
+  const offsetHz = signed ?? (got.repeater ? usualHz : 0);
+  if (got.repeater && offsetHz === 0) {
+    questions.push({
+      code: 'transmit-unknown',
+      blocking: false,
+      about,
+      offers: ['+', '-'],
+      lines: ['+', '-'].map((sign) => `${got.line} ${sign}`),
+    });
+    return { receiveHz: hz, transmitHz: null, service: id, row: undefined };
+  }
+  if (got.repeater && got.offsetHz === undefined)
+    questions.push({
+      code: 'usual-offset',
+      blocking: false,
+      about: `${offsetHz > 0 ? '+' : '-'}${mhzText(Math.abs(offsetHz))}`,
+      offers: [],
+    });
+  return { receiveHz: hz, transmitHz: got.listen ? null : hz + offsetHz, service: id, row: undefined };
+}
+
+function outsideServices({ got, questions }: Asked, hz: number, about: string): Pair {
+  const listening: Pair = { receiveHz: hz, transmitHz: null, service: 'other', row: undefined };
+  if (got.listen) return listening;
+  if (typeof got.offsetHz === 'number') {
+    questions.push({ code: 'service-unknown', blocking: false, about, offers: [] });
+    return { ...listening, transmitHz: hz + got.offsetHz };
+  }
+  const offers = got.repeater ? [] : ['rx only'];
+  questions.push({
+    code: got.repeater || got.offsetHz ? 'transmit-unknown' : 'service-unknown',
+    blocking: false,
+    about,
+    offers,
+    lines: offers.map((offer) => `${got.line} ${offer}`),
+  });
+  return listening;
+}

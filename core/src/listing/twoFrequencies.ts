@@ -1,0 +1,61 @@
+import { channelOn, homeOf, isAmongHome, type ServiceId, servicesOf } from '../facts/index';
+import { mhzText } from '../units/index';
+import { type Asked, type Pair, stop } from './asked';
+import { type Collected, withText } from './collected';
+
+type Written = Collected['frequencies'][number];
+
+/** The pair of two frequencies: of the home service in whatever order, else as the line says which is sent and which is heard. */
+export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined {
+  const { got, country } = asked;
+  const home = homeOf(country);
+  const send = [a, b].find(({ direction }) => direction === 'send');
+  const hear = [a, b].find(({ direction }) => direction === 'hear');
+  const [rest] = [a, b].filter((one) => one !== send && one !== hear);
+  const receiveHz = hear?.hz ?? (send ? rest?.hz : undefined);
+  const transmitHz = send?.hz ?? (hear ? rest?.hz : undefined);
+  const fix = (text: string) => withText(got.line, Math.min(a.start, b.start), Math.max(a.end, b.end), text);
+  const row = home.channels.find(
+    ({ pair, receiveHz: out, transmitHz: input }) =>
+      pair && ((out === a.hz && input === b.hz) || (out === b.hz && input === a.hz)),
+  );
+  if (row) {
+    const fixed = `${mhzText(row.receiveHz)} rpt`;
+    if (transmitHz === row.receiveHz)
+      return stop(asked, 'input-output-swapped', got.line, [[fixed, fix(fixed)]]);
+    const sent = got.listen ? null : row.transmitHz;
+    return { receiveHz: row.receiveHz, transmitHz: sent, service: home.id as ServiceId, row };
+  }
+  if (receiveHz === undefined || transmitHz === undefined) {
+    const read = (x: Written, y: Written) => `rx ${mhzText(x.hz)} tx ${mhzText(y.hz)}`;
+    const offers = [read(a, b), read(b, a)].map((text) => [text, fix(text)] as const);
+    return stop(asked, 'several-frequencies', got.line, offers);
+  }
+  if (isAmongHome(country, receiveHz) || isAmongHome(country, transmitHz))
+    return stop(asked, 'pair-does-not-match', got.line);
+  return {
+    receiveHz,
+    transmitHz: got.listen ? null : transmitHz,
+    service: serviceOf(asked, receiveHz, transmitHz, a),
+    row: undefined,
+  };
+}
+
+/** The service that has both frequencies; where none has, that is said. */
+function serviceOf(
+  { got, questions, country }: Asked,
+  receiveHz: number,
+  transmitHz: number,
+  { start, end }: Written,
+): Pair['service'] {
+  const known = servicesOf(country).find(
+    (service) =>
+      channelOn(service, receiveHz, transmitHz) !== undefined ||
+      [receiveHz, transmitHz].every((hz) =>
+        service.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz),
+      ),
+  );
+  if (known) return known.id as ServiceId;
+  questions.push({ code: 'service-unknown', blocking: false, about: got.line.slice(start, end), offers: [] });
+  return 'other';
+}
