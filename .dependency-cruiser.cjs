@@ -63,7 +63,7 @@ module.exports = {
     {
       name: 'islands-never-touch-the-server',
       severity: 'error',
-      from: { path: '^web/src/(islands|components|workers|messages)/' },
+      from: { path: '^web/src/(islands|components|ui|workers|messages)/' },
       to: { path: '^web/src/(server|pages)/|^node_modules/(pg|knex|pino)/' },
     },
     {

@@ -17,6 +17,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/link/[token]': 'all',
   '/': 'observer',
   '/mend': 'observer',
+  '/kit': 'observer',
   '/plans/[planId]': 'observer',
   '/plans/[planId]/today': 'observer',
   '/plans/[planId]/people': 'editor',
@@ -52,6 +53,7 @@ const OPEN_PAGES: Readonly<Record<string, number>> = {
 };
 const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'GET /health': 'all',
+  'POST /stops': 'all',
   'POST /session': 'all',
   'POST /session/demo': 'all',
   'POST /accounts/first': 'all',

@@ -9,6 +9,8 @@ interface Props {
   autoComplete?: HTMLInputAutoCompleteAttribute;
   inputMode?: 'numeric' | 'text';
   help?: string;
+  /** What is wrong with it. */
+  fault?: string | undefined;
 }
 
 /** A line of text with its title above it, and a word of help below where there is one. */
@@ -21,6 +23,7 @@ export function LabelledText({
   autoComplete = 'off',
   inputMode = 'text',
   help,
+  fault,
 }: Props) {
   const id = useId();
   return (
@@ -35,13 +38,20 @@ export function LabelledText({
           autoComplete={autoComplete}
           inputMode={inputMode}
           onChange={(event) => set(event.target.value)}
-          {...(help && { 'aria-describedby': id })}
+          aria-invalid={fault !== undefined}
+          {...((help ?? fault) && { 'aria-describedby': id })}
         />
       </label>
-      {help && (
-        <p id={id} className="muted text-[0.8rem]">
-          {help}
+      {fault ? (
+        <p id={id} className="text-[0.87rem] font-semibold text-error">
+          {fault}
         </p>
+      ) : (
+        help && (
+          <p id={id} className="muted text-[0.8rem]">
+            {help}
+          </p>
+        )
       )}
     </div>
   );

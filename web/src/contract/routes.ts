@@ -62,6 +62,18 @@ export const ROUTES = {
   /** What changes in the workspace, as server-sent events: kind, id, and the tab it came from. */
   'GET /api/events': route<Response>()('observer', null),
 
+  /** A part of a page that came to a stop: for the server's log. */
+  'POST /api/stops': route<{ noted: true }>()(
+    'anyone',
+    z.strictObject({
+      island: z.string().max(60),
+      path: z.string().max(300),
+      message: z.string().max(500),
+      stack: z.string().max(4000),
+    }),
+    [429],
+  ),
+
   /** Login and password, and the time code where the account asks for one. */
   'POST /api/session': route<{ name: string }>()(
     'anyone',

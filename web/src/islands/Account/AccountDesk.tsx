@@ -1,3 +1,4 @@
+import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 import { FirstAccount } from './FirstAccount';
 import { NewPassword } from './NewPassword';
@@ -5,7 +6,7 @@ import { SecondFactor } from './SecondFactor';
 import { type AccountProps, Workspaces } from './Workspaces';
 
 /** One's own account: the first one on this machine, a new password, the second factor, the sessions, the workspaces. */
-export function AccountDesk({ signedIn, secondFactor, workspaces, mayStart }: AccountProps) {
+function AccountDeskIsland({ signedIn, secondFactor, workspaces, mayStart }: AccountProps) {
   if (!signedIn) return <FirstAccount />;
   return (
     <div className="max-w-xl space-y-6 px-5 py-4 max-md:px-3">
@@ -29,3 +30,5 @@ export function AccountDesk({ signedIn, secondFactor, workspaces, mayStart }: Ac
     </div>
   );
 }
+
+export const AccountDesk = guarded('AccountDesk', AccountDeskIsland);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
+import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 import { Fault, PASSWORD_HELP } from '../SignIn/fields';
 import { useSend } from './useSend';
@@ -12,7 +13,7 @@ interface Props {
 }
 
 /** The first account of a machine that was one’s own until then. */
-export function FirstAccount({ asksWord = false, isAlone = false }: Props) {
+function FirstAccountIsland({ asksWord = false, isAlone = false }: Props) {
   const [form, setForm] = useState({ workspaceName: '', name: '', login: '', password: '', word: '' });
   const { fault, send } = useSend();
   const set = (part: Partial<typeof form>) => setForm((now) => ({ ...now, ...part }));
@@ -72,3 +73,5 @@ export function FirstAccount({ asksWord = false, isAlone = false }: Props) {
     </form>
   );
 }
+
+export const FirstAccount = guarded('FirstAccount', FirstAccountIsland);

@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import type { DeskState } from '../desk/deskStore';
 import { type Packed, unpack } from '../desk/packed';
 import { CheckDeskView } from './CheckDeskView';
 import { useCheckDesk } from './useCheckDesk';
 
-export function CheckDesk({
+function CheckDeskIsland({
   initial,
   today,
 }: {
@@ -14,3 +15,5 @@ export function CheckDesk({
   const [desk] = useState(() => unpack(initial));
   return <CheckDeskView {...useCheckDesk(desk, today)} />;
 }
+
+export const CheckDesk = guarded('CheckDesk', CheckDeskIsland);

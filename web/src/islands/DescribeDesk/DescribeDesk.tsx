@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { DescribeDeskView } from './DescribeDeskView';
 import { type DescribeProps, useDescribeDesk } from './useDescribeDesk';
 
-export function DescribeDesk(props: DescribeProps) {
+function DescribeDeskIsland(props: DescribeProps) {
   return <DescribeDeskView {...useDescribeDesk(props)} />;
 }
+
+export const DescribeDesk = guarded('DescribeDesk', DescribeDeskIsland);

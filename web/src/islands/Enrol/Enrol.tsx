@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
+import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
 import { accessFault } from '../SignIn/words';
@@ -12,7 +13,7 @@ export interface EnrolKind {
 }
 
 /** A holder tells of their own set: which kind it behaves like, the serial, and four questions that may stay unanswered. */
-export function Enrol({ token, name, kinds }: { token: string; name: string; kinds: readonly EnrolKind[] }) {
+function EnrolIsland({ token, name, kinds }: { token: string; name: string; kinds: readonly EnrolKind[] }) {
   const [said, setSaid] = useState({
     descriptionId: kinds[0]?.id ?? '',
     serial: '',
@@ -111,3 +112,5 @@ export function Enrol({ token, name, kinds }: { token: string; name: string; kin
     </form>
   );
 }
+
+export const Enrol = guarded('Enrol', EnrolIsland);

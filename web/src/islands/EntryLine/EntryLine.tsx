@@ -1,3 +1,4 @@
+import { guarded } from '../../ui/guarded';
 import { EntryLineView } from './EntryLineView';
 import { type EntryGroup, useEntryLine } from './useEntryLine';
 
@@ -7,6 +8,8 @@ interface Props {
   groups: readonly EntryGroup[];
 }
 
-export function EntryLine({ planId, country, groups }: Props) {
+function EntryLineIsland({ planId, country, groups }: Props) {
   return <EntryLineView {...useEntryLine(planId, country, groups)} groups={groups} />;
 }
+
+export const EntryLine = guarded('EntryLine', EntryLineIsland);

@@ -1,6 +1,5 @@
 import { type Channel, wantedReceiveTone } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
-import { DrawerHead } from '../../components/DrawerHead';
 import { FindingItem } from '../../components/FindingItem';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { Shape } from '../../components/Shape';
@@ -11,17 +10,7 @@ import type { Column } from './useFitBoard';
 const WEIGHT = { error: 0, warning: 1, note: 2 } as const;
 
 /** Why a channel ends as it does on a device: the shape, the slot under its three names, and each reason with its source. */
-export function CellDrawer({
-  channel,
-  column,
-  desk,
-  close,
-}: {
-  channel: Channel;
-  column: Column;
-  desk: DeskState;
-  close: () => void;
-}) {
+export function CellDrawer({ channel, column, desk }: { channel: Channel; column: Column; desk: DeskState }) {
   const cell = column.cells.get(channel.id);
   if (!cell) return null;
   const findings = [...cell.findings].sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity]);
@@ -32,11 +21,6 @@ export function CellDrawer({
   const waitsFor = wantedReceiveTone(channel, desk.plan.receivePolicy);
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
-      <DrawerHead
-        title={`${channel.name} × ${column.title}`}
-        sub={column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`}
-        close={close}
-      />
       <p className="flex items-center gap-2 text-lg font-semibold">
         <Shape verdict={cell.verdict} size={20} /> {VERDICT_TEXT[cell.verdict].word}
       </p>

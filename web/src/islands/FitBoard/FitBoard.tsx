@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import type { DeskState } from '../desk/deskStore';
 import { type Packed, unpack } from '../desk/packed';
 import { FitBoardView } from './FitBoardView';
 import { type Place, useFitBoard } from './useFitBoard';
 
-export function FitBoard({
+function FitBoardIsland({
   initial,
   first,
 }: {
@@ -14,3 +15,5 @@ export function FitBoard({
   const [desk] = useState(() => unpack(initial));
   return <FitBoardView {...useFitBoard(desk, first)} />;
 }
+
+export const FitBoard = guarded('FitBoard', FitBoardIsland);

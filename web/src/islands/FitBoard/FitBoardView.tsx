@@ -3,9 +3,12 @@ import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { Shape } from '../../components/Shape';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
+import { Drawer } from '../../ui/Drawer';
 import { BoardRow } from './BoardRow';
 import { CellDrawer } from './CellDrawer';
-import type { useFitBoard } from './useFitBoard';
+import { cellId, type useFitBoard } from './useFitBoard';
+
+const cellOf = (key: string) => key;
 
 /** The fit board: channels down, devices across, a shape and a slot in each cell; reasons on the right. */
 export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
@@ -35,13 +38,22 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
         <UnitFindings {...props} />
       </div>
       {channel && column && (
-        <aside
-          aria-label={`Reasons for ${channel.name} on ${column.title}`}
-          className="border-base-300 bg-base-100 p-5 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:max-h-[70vh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:border-base-content max-lg:pb-20 max-lg:shadow-2xl lg:sticky lg:top-[4.3rem] lg:h-[calc(100vh-4.3rem)] lg:overflow-y-auto lg:border-l"
-          onKeyDown={(event) => event.key === 'Escape' && setPlace(null)}
+        <Drawer
+          label="Reasons"
+          opened={{
+            key: cellId(place),
+            title: `${channel.name} × ${column.title}`,
+            sub: column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`,
+          }}
+          rowId={cellOf}
+          close={() => {
+            setPlace(null);
+            document.getElementById(cellId(place))?.focus();
+          }}
+          follows
         >
-          <CellDrawer channel={channel} column={column} desk={desk} close={() => setPlace(null)} />
-        </aside>
+          <CellDrawer channel={channel} column={column} desk={desk} />
+        </Drawer>
       )}
     </div>
   );

@@ -1,7 +1,10 @@
+import { guarded } from '../../ui/guarded';
 import { HeldDeskView } from './HeldDeskView';
 import { type Initial, useHeldDesk } from './useHeldDesk';
 
 /** What a set holds now, and what of it may go. */
-export function HeldDesk({ initial }: { initial: Initial }) {
+function HeldDeskIsland({ initial }: { initial: Initial }) {
   return <HeldDeskView {...useHeldDesk(initial)} />;
 }
+
+export const HeldDesk = guarded('HeldDesk', HeldDeskIsland);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import { call, failureText, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 
@@ -15,7 +16,7 @@ export interface HistoryEntry {
 }
 
 /** The edits of a workspace, newest first, each with the way to take it back. */
-export function HistoryList({ entries }: { entries: readonly HistoryEntry[] }) {
+function HistoryListIsland({ entries }: { entries: readonly HistoryEntry[] }) {
   const [busy, setBusy] = useState<string | null>(null);
   const undo = async (id: string) => {
     setBusy(id);
@@ -65,3 +66,5 @@ export function HistoryList({ entries }: { entries: readonly HistoryEntry[] }) {
     </ol>
   );
 }
+
+export const HistoryList = guarded('HistoryList', HistoryListIsland);

@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { KeysView } from './KeysView';
 import { useKeys } from './useKeys';
 
-export function Keys({ views }: { views: Readonly<Record<string, string>> }) {
+function KeysIsland({ views }: { views: Readonly<Record<string, string>> }) {
   return <KeysView {...useKeys(views)} />;
 }
+
+export const Keys = guarded('Keys', KeysIsland);

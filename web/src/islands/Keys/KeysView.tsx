@@ -22,6 +22,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['g then r', 'Reference'],
   ['n', 'day or night'],
   ['?', 'this page'],
+  ['↑ ↓ Home End', 'from row to row of a list'],
+  ['F6', 'between a list and its details'],
   ['Alt ↑ ↓', 'move the chosen channel'],
   ['Esc', 'close what is open'],
 ];

@@ -18,7 +18,11 @@ export function useKeys(views: Readonly<Record<string, string>>) {
 
   const switchTheme = useCallback(() => {
     const root = document.documentElement;
-    const next = root.dataset.theme === 'watch' ? 'chart' : 'watch';
+    const isDark =
+      root.dataset.theme === undefined
+        ? window.matchMedia('(prefers-color-scheme: dark)').matches
+        : root.dataset.theme === 'watch';
+    const next = isDark ? 'chart' : 'watch';
     root.dataset.theme = next;
     // biome-ignore lint/suspicious/noDocumentCookie: one plain cookie that the server reads for the first paint
     document.cookie = `umbrex-theme=${next}; path=/; max-age=31536000; samesite=lax`;

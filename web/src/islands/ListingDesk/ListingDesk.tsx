@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { ListingDeskView } from './ListingDeskView';
 import { type ListingProps, useListingDesk } from './useListingDesk';
 
-export function ListingDesk(props: ListingProps) {
+function ListingDeskIsland(props: ListingProps) {
   return <ListingDeskView {...useListingDesk(props)} />;
 }
+
+export const ListingDesk = guarded('ListingDesk', ListingDeskIsland);

@@ -2,6 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { type Mark, MarkSchema } from '@umbrex/core/model';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { guarded } from '../../ui/guarded';
 import { call, failureText, Refusal } from '../desk/api';
 
 interface Props {
@@ -12,7 +13,7 @@ interface Props {
 }
 
 /** A person's word on a description, with the set in hand: confirmed, or something else was seen. */
-export function MarkForm({ descriptionId, version, firmware, today }: Props) {
+function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
   const [failure, setFailure] = useState('');
   const { register, handleSubmit, formState } = useForm<Mark>({
     resolver: zodResolver(MarkSchema),
@@ -83,3 +84,5 @@ export function MarkForm({ descriptionId, version, firmware, today }: Props) {
     </form>
   );
 }
+
+export const MarkForm = guarded('MarkForm', MarkFormIsland);

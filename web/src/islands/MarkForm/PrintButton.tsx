@@ -1,9 +1,12 @@
 import { Printer } from 'lucide-react';
+import { guarded } from '../../ui/guarded';
 
-export function PrintButton({ what = 'this sheet' }: { what?: string }) {
+function PrintButtonIsland({ what = 'this sheet' }: { what?: string }) {
   return (
     <button type="button" className="btn btn-primary btn-sm" onClick={() => window.print()}>
       <Printer size={16} aria-hidden="true" /> Print {what}
     </button>
   );
 }
+
+export const PrintButton = guarded('PrintButton', PrintButtonIsland);

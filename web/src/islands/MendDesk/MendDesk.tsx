@@ -2,6 +2,7 @@ import type { Finding } from '@umbrex/core/findings';
 import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import type { Kind } from '../../contract/things';
+import { guarded } from '../../ui/guarded';
 import { failureText, Refusal } from '../desk/api';
 import { mendThing, takeBroken } from './routes';
 
@@ -15,7 +16,7 @@ export interface Broken {
 }
 
 /** What nobody can read, each with what is wrong with it: put right as text, or taken away. */
-export function MendDesk({ broken }: { broken: readonly Broken[] }) {
+function MendDeskIsland({ broken }: { broken: readonly Broken[] }) {
   return (
     <ul className="space-y-6">
       {broken.map((one) => (
@@ -103,3 +104,5 @@ function BrokenRow({ kind, what, id, version, document, findings }: Broken) {
     </li>
   );
 }
+
+export const MendDesk = guarded('MendDesk', MendDeskIsland);

@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { NetDeskView } from './NetDeskView';
 import { type NetProps, useNetDesk } from './useNetDesk';
 
-export function NetDesk(props: NetProps) {
+function NetDeskIsland(props: NetProps) {
   return <NetDeskView {...useNetDesk(props)} />;
 }
+
+export const NetDesk = guarded('NetDesk', NetDeskIsland);

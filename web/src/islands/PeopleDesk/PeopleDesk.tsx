@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { PeopleDeskView } from './PeopleDeskView';
 import { type PeopleProps, usePeopleDesk } from './usePeopleDesk';
 
-export function PeopleDesk(props: PeopleProps) {
+function PeopleDeskIsland(props: PeopleProps) {
   return <PeopleDeskView {...usePeopleDesk(props)} />;
 }
+
+export const PeopleDesk = guarded('PeopleDesk', PeopleDeskIsland);

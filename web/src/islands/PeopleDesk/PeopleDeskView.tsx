@@ -1,13 +1,16 @@
 import { licenceText } from '@umbrex/core/fields';
 import type { Person } from '@umbrex/core/model';
 import { useState } from 'react';
-import { Aside } from '../../components/Aside';
-import { DrawerHead } from '../../components/DrawerHead';
+import { Drawer } from '../../ui/Drawer';
+import { useRows } from '../../ui/rows';
+import { mayLeave } from '../../ui/unsaved';
 import { TableFiles } from '../TableImport/TableFiles';
 import { BulkBar } from './BulkBar';
 import { PersonForm } from './PersonForm';
 import { TeamsForm } from './TeamsForm';
 import type { usePeopleDesk } from './usePeopleDesk';
+
+const rowOf = (id: string) => `person-${id}`;
 
 const blank = (name: string): Person => ({
   id: crypto.randomUUID(),
@@ -24,6 +27,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
   const { planId, people, teamName, unitsOf, open, setOpenId, filter, setFilter, shown, chosen, toggle } =
     props;
   const [name, setName] = useState('');
+  const rows = useRows<HTMLUListElement>();
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="px-5 py-4 max-md:px-3">
@@ -89,9 +93,10 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             <span className="muted">{chosen.size === 0 ? 'Choose all shown' : `${chosen.size} chosen`}</span>
           </label>
         )}
-        <ul>
+        <ul {...rows}>
           {shown.map(({ value: person }) => (
             <li
+              data-item
               key={person.id}
               className={`grid grid-cols-[1.75rem_minmax(0,1fr)] items-start gap-x-2 border-b border-base-300 py-1.5 sm:grid-cols-[1.75rem_minmax(9rem,1fr)_minmax(9rem,1.2fr)_minmax(8rem,1fr)] ${open?.value.id === person.id ? 'bg-base-100' : ''}`}
             >
@@ -105,9 +110,10 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
               <span>
                 <button
                   type="button"
-                  id={`person-${person.id}`}
+                  id={rowOf(person.id)}
+                  data-row
                   className="link link-hover text-left font-semibold"
-                  onClick={() => setOpenId(person.id)}
+                  onClick={() => mayLeave() && setOpenId(person.id)}
                 >
                   {person.name}
                 </button>
@@ -148,20 +154,18 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
         </ul>
         {chosen.size > 0 && <BulkBar {...props} />}
       </div>
-      <Aside
-        label={open ? `Details of ${open.value.name}` : 'Teams'}
-        open={open !== null}
+      <Drawer
+        label="Teams"
+        opened={open && { key: open.value.id, title: open.value.name }}
+        rowId={rowOf}
         close={() => setOpenId(null)}
       >
         {open ? (
-          <div className="space-y-4">
-            <DrawerHead title={open.value.name} close={() => setOpenId(null)} />
-            <PersonForm key={`${open.value.id} ${open.version}`} held={open} {...props} />
-          </div>
+          <PersonForm key={`${open.value.id} ${open.version}`} held={open} {...props} />
         ) : (
           <TeamsForm {...props} />
         )}
-      </Aside>
+      </Drawer>
     </div>
   );
 }

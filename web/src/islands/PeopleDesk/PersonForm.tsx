@@ -1,9 +1,11 @@
+import { THINGS } from '@umbrex/core/fields';
 import { type Licence, type Person, PersonSchema } from '@umbrex/core/model';
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
+import { useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import type { usePeopleDesk } from './usePeopleDesk';
 
@@ -22,31 +24,47 @@ const HOLDS = [
   ['employer', 'of the employer'],
 ] as const;
 
+const { fields: PERSON } = THINGS.person;
+const FAULTS: Readonly<Record<string, string>> = {
+  place: 'Write the place as latitude, longitude, for example 41.28, -38.50, or leave it empty.',
+  licences: 'A licence needs a day on which it ends, or none.',
+};
+const titleOf = (field: string) => (field in PERSON ? PERSON[field as keyof typeof PERSON].title : field);
+
 /** The details of one person, to be changed. */
 export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
   const [person, setPerson] = useState(held.value);
   const [place, setPlace] = useState(placeText(held.value.place));
-  const [fault, setFault] = useState<string | null>(null);
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const form = useRef<HTMLFormElement>(null);
+  useUnsaved(JSON.stringify(person) !== JSON.stringify(held.value) || place !== placeText(held.value.place));
+  // The first field that is wrong takes the focus, once it says so.
+  useEffect(() => {
+    if (Object.keys(faults).length > 0)
+      form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+  }, [faults]);
   const change = (part: Partial<Person>) => setPerson((now) => ({ ...now, ...part }));
   const save = () => {
     const where = readPlace(place);
     const parsed = PersonSchema.safeParse({ ...person, place: where === undefined ? 'wrong' : where });
-    if (!parsed.success) {
-      const field = String(parsed.error.issues[0]?.path[0]);
-      setFault(
-        field === 'place'
-          ? 'Write the place as latitude, longitude, for example 41.28, -38.50, or leave it empty.'
-          : field === 'licences'
-            ? 'A licence needs a day on which it ends, or none.'
-            : `The field ${field} is empty or too long.`,
-      );
+    if (parsed.success) {
+      setFaults({});
+      void people.save(parsed.data, held.version);
       return;
     }
-    setFault(null);
-    void people.save(parsed.data, held.version);
+    setFaults(
+      Object.fromEntries(
+        parsed.error.issues.map(({ path: [field] }) => [
+          String(field),
+          FAULTS[String(field)] ?? `The ${titleOf(String(field))} is empty or too long.`,
+        ]),
+      ),
+    );
   };
   return (
     <form
+      ref={form}
+      noValidate
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -54,10 +72,20 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
       }}
     >
       <p className="muted text-[0.93rem]">{mayTalk[person.id]}</p>
-      <LabelledText title="Name" value={person.name} set={(name) => change({ name })} />
-      <LabelledText title="Contact" value={person.contact} set={(contact) => change({ contact })} />
+      <LabelledText
+        title={PERSON.name.column}
+        value={person.name}
+        set={(name) => change({ name })}
+        fault={faults.name}
+      />
+      <LabelledText
+        title={PERSON.contact.column}
+        value={person.contact}
+        set={(contact) => change({ contact })}
+        fault={faults.contact}
+      />
       <fieldset>
-        <legend className="muted text-[0.87rem]">Licences</legend>
+        <legend className="muted text-[0.87rem]">{PERSON.licences.column}</legend>
         {person.licences.map((licence, i) => (
           <LicenceRow
             // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
@@ -87,7 +115,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         </button>
       </fieldset>
       <fieldset className="grid grid-cols-2 gap-1 text-[0.93rem]">
-        <legend className="muted text-[0.87rem]">Teams</legend>
+        <legend className="muted text-[0.87rem]">{PERSON.teamIds.column}</legend>
         {teams.held.map(({ value }) => (
           <label key={value.id} className="flex items-center gap-2">
             <input
@@ -110,12 +138,18 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         title="Usual place, only with their word: latitude, longitude"
         value={place}
         set={setPlace}
+        fault={faults.place}
+        help="Kept coarse, to about two kilometres."
       />
-      <p className="muted text-[0.8rem]">Kept coarse, to about two kilometres.</p>
-      <LabelledText title="Note" value={person.note} set={(note) => change({ note })} />
-      {fault && (
+      <LabelledText
+        title={PERSON.note.column}
+        value={person.note}
+        set={(note) => change({ note })}
+        fault={faults.note}
+      />
+      {faults.licences && (
         <p className="finding text-[0.87rem]" data-severity="error" role="alert">
-          {fault}
+          {faults.licences}
         </p>
       )}
       <div className="flex flex-wrap gap-2">

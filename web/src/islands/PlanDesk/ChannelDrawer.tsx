@@ -1,19 +1,11 @@
 import { decisive } from '@umbrex/core/flow';
-import {
-  type Channel,
-  type Description,
-  type Group,
-  kindOf,
-  type Plan,
-  wantedReceiveTone,
-} from '@umbrex/core/model';
+import { type Channel, type Description, type Group, type Plan, wantedReceiveTone } from '@umbrex/core/model';
 import type { Neighbour } from '@umbrex/core/tones';
-import { mhzText } from '@umbrex/core/units';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import { DrawerHead } from '../../components/DrawerHead';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { Shape } from '../../components/Shape';
 import { findingText } from '../../messages/findings';
+import { useRows } from '../../ui/rows';
 import { saveChannel } from '../desk/deskStore';
 import { ChannelForm } from './ChannelForm';
 import { MayTransmit, type RosterPerson } from './MayTransmit';
@@ -33,33 +25,18 @@ interface Props {
   /** The day it is, as YYYY-MM-DD. */
   today: string;
   mayEdit: boolean;
-  close: () => void;
   nudge: (id: string, by: -1 | 1) => void;
   remove: (channel: Channel) => Promise<void>;
 }
 
 /** A channel's details: its path drawn large, what each kind of device makes of it and why, and the fields to change. */
 export function ChannelDrawer(props: Props) {
-  const {
-    channel,
-    version,
-    groups,
-    fit,
-    plan,
-    devices,
-    neighbours,
-    people,
-    today,
-    mayEdit,
-    close,
-    nudge,
-    remove,
-  } = props;
+  const { channel, version, groups, fit, plan, devices, neighbours, people, today, mayEdit, nudge, remove } =
+    props;
+  const kinds = useRows<HTMLUListElement>();
   const waitsFor = wantedReceiveTone(channel, plan.receivePolicy);
-  const kind = { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)];
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
-      <DrawerHead title={channel.name} sub={`${kind}, ${mhzText(channel.receiveHz)} MHz`} close={close} />
       <PathStrip channel={channel} waitsFor={waitsFor} large />
       <p className="text-[0.93rem]">{stripWords(channel, waitsFor)}</p>
       {channel.listed && (
@@ -72,17 +49,19 @@ export function ChannelDrawer(props: Props) {
       <section>
         <h3 className="muted font-semibold">On the devices</h3>
         {fit && fit.kinds.length > 0 ? (
-          <ul className="mt-1 space-y-2">
+          <ul {...kinds} className="mt-1 space-y-2">
             {fit.kinds.map(({ title, descriptionId, units, cell }) => {
               const first = decisive(cell);
               const why = cell.verdict === 'full' || !first ? null : findingText(first);
               return (
-                <li key={descriptionId} className="flex gap-2">
+                <li key={descriptionId} data-item className="flex gap-2">
                   <span className="pt-0.5">
                     <Shape verdict={cell.verdict} label />
                   </span>
                   <span className="min-w-0">
                     <a
+                      data-row
+                      id={`on-${descriptionId}`}
                       className="link link-hover font-semibold"
                       href={`/plans/${plan.id}/fit?channel=${channel.id}&kind=${descriptionId}`}
                     >

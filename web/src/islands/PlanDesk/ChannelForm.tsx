@@ -4,6 +4,7 @@ import type { Channel, Group, Plan } from '@umbrex/core/model';
 import { hzFromMHzText } from '@umbrex/core/units';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
 import { channelFormSchema, type ChannelForm as Form, formOf, shiftAt, shiftText } from './channelForm';
 
@@ -28,6 +29,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
     defaultValues: formOf(channel, country),
   });
   const { errors, isDirty, isSubmitting } = formState;
+  useUnsaved(isDirty);
   const other = from.channel.id !== channel.id;
   useEffect(() => {
     if (isDirty && !other) return;

@@ -34,6 +34,7 @@ export const ChannelRow = memo(function ChannelRow({
   const counts = VERDICTS.filter((verdict) => (fit?.counts[verdict] ?? 0) > 0);
   return (
     <li
+      data-item
       ref={setNodeRef}
       id={`channel-${channel.id}`}
       style={{ transform: CSS.Transform.toString(transform), transition }}
@@ -44,6 +45,8 @@ export const ChannelRow = memo(function ChannelRow({
           type="button"
           {...attributes}
           {...listeners}
+          tabIndex={-1}
+          data-aside
           className="muted flex w-7 shrink-0 cursor-grab touch-none items-center justify-center hover:text-base-content"
           aria-label={`Move ${channel.name}`}
         >
@@ -53,6 +56,7 @@ export const ChannelRow = memo(function ChannelRow({
       <button
         type="button"
         id={`open-${channel.id}`}
+        data-row
         className="grid min-w-0 grow cursor-pointer grid-cols-[minmax(8.5rem,1fr)_auto_10.5rem] items-center gap-x-3 py-1 pr-2 text-left hover:bg-base-100 hover:[--strip-ground:var(--color-base-100)] max-sm:grid-cols-[1fr_auto]"
         aria-pressed={selected}
         onClick={() => select(channel.id)}

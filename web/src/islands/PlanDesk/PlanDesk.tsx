@@ -1,5 +1,6 @@
 import type { Neighbour } from '@umbrex/core/tones';
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import type { DeskState } from '../desk/deskStore';
 import { type Packed, unpack } from '../desk/packed';
 import type { RosterPerson } from './MayTransmit';
@@ -14,7 +15,9 @@ interface Props {
   today: string;
 }
 
-export function PlanDesk({ initial, first, ...around }: Props) {
+function PlanDeskIsland({ initial, first, ...around }: Props) {
   const [desk] = useState(() => unpack(initial));
   return <PlanDeskView {...usePlanDesk(desk, first, around)} />;
 }
+
+export const PlanDesk = guarded('PlanDesk', PlanDeskIsland);

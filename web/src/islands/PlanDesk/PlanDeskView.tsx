@@ -7,9 +7,12 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { kindOf } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
 import { useId } from 'react';
-import { Aside } from '../../components/Aside';
 import { TakeInFile } from '../../components/TakeInFile';
+import { Drawer } from '../../ui/Drawer';
+import { useRows } from '../../ui/rows';
 import { address } from '../desk/api';
 import { savePlanHead } from '../desk/deskStore';
 import { TableFiles } from '../TableImport/TableFiles';
@@ -18,10 +21,14 @@ import { ChannelRow } from './ChannelRow';
 import { PlanForm } from './PlanForm';
 import type { usePlanDesk } from './usePlanDesk';
 
+const KIND_WORD = { repeater: 'repeater', direct: 'direct', listen: 'listen only' } as const;
+const rowOf = (id: string) => `open-${id}`;
+
 /** The plan: its channels as paths in groups on the left, details on the right. */
 export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
   const { plan, devices, fits, selected, select, move, nudge, remove, filter, setFilter, matches } = props;
   const dndId = useId();
+  const rows = useRows<HTMLDivElement>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -51,49 +58,55 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
         {plan.channels.length > 0 && shown.length === 0 && (
           <p className="py-8">No channel has “{filter}” in its name, note, frequency or other names.</p>
         )}
-        <DndContext
-          id={dndId}
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}
-        >
-          <SortableContext
-            items={ordered.flatMap(({ channels }) => channels.map((channel) => channel.id))}
-            strategy={verticalListSortingStrategy}
+        <div {...rows}>
+          <DndContext
+            id={dndId}
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}
           >
-            {ordered
-              .filter(({ channels }) => channels.length > 0)
-              .map(({ group, channels }) => (
-                <section key={group.id} className="mb-4" aria-labelledby={`group-${group.id}`}>
-                  <h2 id={`group-${group.id}`} className="border-b border-base-content/40 pb-1 font-bold">
-                    {group.name} <span className="muted ml-2 text-[0.87rem] font-normal">{group.note}</span>
-                  </h2>
-                  <ul>
-                    {channels.map((channel) => (
-                      <ChannelRow
-                        key={channel.id}
-                        channel={channel}
-                        fit={fits.get(channel.id)}
-                        selected={selected?.id === channel.id}
-                        planPolicy={plan.receivePolicy}
-                        select={select}
-                        nudge={nudge}
-                        mayEdit={props.desk.mayEdit}
-                      />
-                    ))}
-                  </ul>
-                </section>
-              ))}
-          </SortableContext>
-        </DndContext>
+            <SortableContext
+              items={ordered.flatMap(({ channels }) => channels.map((channel) => channel.id))}
+              strategy={verticalListSortingStrategy}
+            >
+              {ordered
+                .filter(({ channels }) => channels.length > 0)
+                .map(({ group, channels }) => (
+                  <section key={group.id} className="mb-4" aria-labelledby={`group-${group.id}`}>
+                    <h2 id={`group-${group.id}`} className="border-b border-base-content/40 pb-1 font-bold">
+                      {group.name} <span className="muted ml-2 text-[0.87rem] font-normal">{group.note}</span>
+                    </h2>
+                    <ul>
+                      {channels.map((channel) => (
+                        <ChannelRow
+                          key={channel.id}
+                          channel={channel}
+                          fit={fits.get(channel.id)}
+                          selected={selected?.id === channel.id}
+                          planPolicy={plan.receivePolicy}
+                          select={select}
+                          nudge={nudge}
+                          mayEdit={props.desk.mayEdit}
+                        />
+                      ))}
+                    </ul>
+                  </section>
+                ))}
+            </SortableContext>
+          </DndContext>
+        </div>
       </div>
-      <Aside
-        label={selected ? `Details of ${selected.name}` : 'This plan'}
-        open={selected !== undefined && selected !== null}
-        close={() => {
-          select(null);
-          if (selected) document.getElementById(`open-${selected.id}`)?.focus();
-        }}
+      <Drawer
+        label="This plan"
+        opened={
+          selected && {
+            key: selected.id,
+            title: selected.name,
+            sub: `${KIND_WORD[kindOf(selected)]}, ${mhzText(selected.receiveHz)} MHz`,
+          }
+        }
+        rowId={rowOf}
+        close={props.close}
       >
         {selected ? (
           <ChannelDrawer
@@ -107,14 +120,13 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
             people={props.people}
             today={props.today}
             mayEdit={props.desk.mayEdit}
-            close={() => select(null)}
             nudge={nudge}
             remove={remove}
           />
         ) : (
           <ThisPlan {...props} />
         )}
-      </Aside>
+      </Drawer>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import type { Channel } from '@umbrex/core/model';
 import { aliasesOf } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { mayLeave } from '../../ui/unsaved';
 import { call, failureText, Refusal } from '../desk/api';
 import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
 import type { RosterPerson } from './MayTransmit';
@@ -158,7 +159,11 @@ export function usePlanDesk(
     removePlan,
     fits,
     selected,
-    select: setSelectedId,
+    /** Opens another channel, or none, unless words would be lost that somebody wants to keep. */
+    select: (id: string | null) => {
+      if (mayLeave()) setSelectedId(id);
+    },
+    close: () => setSelectedId(null),
     move,
     nudge,
     remove,

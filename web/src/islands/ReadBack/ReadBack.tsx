@@ -3,6 +3,7 @@ import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
 import type { Description, SlotValues } from '@umbrex/core/model';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { guarded } from '../../ui/guarded';
 import { saveFile } from '../desk/saveFile';
 
 interface Props {
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** For sets that a program loads: the data file to send, and what came back compared with it, place by place. */
-export function ReadBack({ description, wanted, settings, nickname, instead }: Props) {
+function ReadBackIsland({ description, wanted, settings, nickname, instead }: Props) {
   const [result, setResult] = useState<ReturnType<typeof compareMemory> | null>(null);
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const shall = { slots: new Map(wanted), settings };
@@ -88,3 +89,5 @@ export function ReadBack({ description, wanted, settings, nickname, instead }: P
     </section>
   );
 }
+
+export const ReadBack = guarded('ReadBack', ReadBackIsland);

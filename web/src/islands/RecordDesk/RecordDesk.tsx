@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { RecordDeskView } from './RecordDeskView';
 import { type RecordProps, useRecordDesk } from './useRecordDesk';
 
-export function RecordDesk(props: RecordProps) {
+function RecordDeskIsland(props: RecordProps) {
   return <RecordDeskView {...useRecordDesk(props)} />;
 }
+
+export const RecordDesk = guarded('RecordDesk', RecordDeskIsland);

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
 import type { Role } from '../../contract/roles';
+import { guarded } from '../../ui/guarded';
 import { call, Refusal } from '../desk/api';
 import { Fault } from './fields';
 import { accessFault } from './words';
 
 /** The way in: name and password, a code where the account has one, and in the demo one click. */
-export function SignIn({
+function SignInIsland({
   to,
   demo,
 }: {
@@ -83,3 +84,5 @@ export function SignIn({
     </div>
   );
 }
+
+export const SignIn = guarded('SignIn', SignInIsland);

@@ -1,7 +1,8 @@
+import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 
 /** Ends this browser's session. */
-export function SignOut() {
+function SignOutIsland() {
   const out = async () => {
     await call('DELETE /api/session', {});
     window.location.assign('/sign-in');
@@ -12,3 +13,5 @@ export function SignOut() {
     </button>
   );
 }
+
+export const SignOut = guarded('SignOut', SignOutIsland);

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
 import type { SentTo } from '../../contract/routes';
+import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 import { Fault, PASSWORD_HELP } from './fields';
 import { accessFault } from './words';
 
 /** What an invitation or a reset link asks for: a sign-in name for a new account, and a password. */
-export function TakeLink({
+function TakeLinkIsland({
   token,
   name,
   isNew,
@@ -86,3 +87,5 @@ export function TakeLink({
     </form>
   );
 }
+
+export const TakeLink = guarded('TakeLink', TakeLinkIsland);

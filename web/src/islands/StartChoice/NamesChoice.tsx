@@ -2,6 +2,7 @@ import type { Naming, Unit } from '@umbrex/core/model';
 import { useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { NAMING_OPTIONS } from '../../messages/naming';
+import { guarded } from '../../ui/guarded';
 import { useUnitChoice } from './useUnitChoice';
 
 interface Props {
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** Whether the sheet of a set writes names, where that is not as the plan says. */
-export function NamesChoice({ unit, version, byPlan, presses, of }: Props) {
+function NamesChoiceIsland({ unit, version, byPlan, presses, of }: Props) {
   const { failure, busy, choose } = useUnitChoice();
   const [names, setNames] = useState<Naming | 'plan'>(unit.names);
   return (
@@ -51,3 +52,5 @@ export function NamesChoice({ unit, version, byPlan, presses, of }: Props) {
     </div>
   );
 }
+
+export const NamesChoice = guarded('NamesChoice', NamesChoiceIsland);

@@ -1,5 +1,6 @@
 import type { Unit } from '@umbrex/core/model';
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import { type HeldUnit, notLooked, useUnitChoice } from './useUnitChoice';
 
 interface Props {
@@ -13,7 +14,7 @@ interface Props {
 }
 
 /** Chooses how the sheet of one set, or of all of its kind that nobody looked at, begins; a reset wants its holder's word. */
-export function StartChoice({ id, title, alike, start, blocked }: Props) {
+function StartChoiceIsland({ id, title, alike, start, blocked }: Props) {
   const [agreed, setAgreed] = useState(false);
   const { failure, busy, choose } = useUnitChoice();
   const isReset = start === 'reset';
@@ -66,3 +67,5 @@ export function StartChoice({ id, title, alike, start, blocked }: Props) {
     </div>
   );
 }
+
+export const StartChoice = guarded('StartChoice', StartChoiceIsland);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 
@@ -9,7 +10,7 @@ interface Props {
 }
 
 /** Adds a whole set of channels to the plan in one move, as a group of its own. */
-export function StarterSets({ planId, version, sets }: Props) {
+function StarterSetsIsland({ planId, version, sets }: Props) {
   const [chosen, setChosen] = useState(sets[0]?.id ?? '');
   const [busy, setBusy] = useState(false);
   const add = async () => {
@@ -51,3 +52,5 @@ export function StarterSets({ planId, version, sets }: Props) {
     </div>
   );
 }
+
+export const StarterSets = guarded('StarterSets', StarterSetsIsland);

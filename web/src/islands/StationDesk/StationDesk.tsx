@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { StationDeskView } from './StationDeskView';
 import { type StationProps, useStationDesk } from './useStationDesk';
 
-export function StationDesk(props: StationProps) {
+function StationDeskIsland(props: StationProps) {
   return <StationDeskView {...useStationDesk(props)} />;
 }
+
+export const StationDesk = guarded('StationDesk', StationDeskIsland);

@@ -2,21 +2,25 @@ import type { Station } from '@umbrex/core/model';
 import { factOf, knownFacts } from '@umbrex/core/stations';
 import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
-import { Aside } from '../../components/Aside';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
 import { KIND_TEXT, PERMISSION_TEXT } from '../../messages/stations';
+import { Drawer } from '../../ui/Drawer';
+import { useRows } from '../../ui/rows';
+import { mayLeave } from '../../ui/unsaved';
 import { address } from '../desk/api';
 import { TableFiles } from '../TableImport/TableFiles';
 import { PreconditionMatrix } from './PreconditionMatrix';
 import { StationDrawer } from './StationDrawer';
 import type { useStationDesk } from './useStationDesk';
 
+const rowOf = (id: string) => `open-station-${id}`;
 const KINDS = ['repeater', 'weather', 'listen', 'trunked'] as const;
 
 /** Repeaters and other stations: what is said of each and by whom, permission, and who can use which. */
 export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
   const { stations, reviews, open, setOpenId, mayEdit } = props;
+  const rows = useRows<HTMLDivElement>();
   const repeaters = stations.held.filter(({ value }) => value.kind === 'repeater');
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_24rem]">
@@ -26,46 +30,52 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
           What is known of repeaters, transmitters and listened services, by whom and since when. Nothing said
           is thrown away: words that disagree stand side by side.
         </p>
-        {KINDS.map((kind) => {
-          const of = stations.held.filter(({ value }) => value.kind === kind);
-          return of.length === 0 ? null : (
-            <section key={kind} className="mb-5">
-              <h2 className="border-b border-base-content/40 pb-1 font-bold">{KIND_TEXT[kind].many}</h2>
-              <ul>
-                {of.map(({ value: station }) => (
-                  <li
-                    key={station.id}
-                    id={`station-${station.id}`}
-                    className={`border-b border-base-300 ${open?.value.id === station.id ? 'bg-base-100 outline-2 outline-primary -outline-offset-2' : ''}`}
-                  >
-                    <button
-                      type="button"
-                      className="grid w-full cursor-pointer items-center gap-x-4 px-2 py-1.5 text-left hover:bg-base-100 sm:grid-cols-[minmax(9rem,1fr)_8.5rem_10.5rem_9rem]"
-                      aria-pressed={open?.value.id === station.id}
-                      onClick={() => setOpenId(station.id)}
+        <div {...rows}>
+          {KINDS.map((kind) => {
+            const of = stations.held.filter(({ value }) => value.kind === kind);
+            return of.length === 0 ? null : (
+              <section key={kind} className="mb-5">
+                <h2 className="border-b border-base-content/40 pb-1 font-bold">{KIND_TEXT[kind].many}</h2>
+                <ul>
+                  {of.map(({ value: station }) => (
+                    <li
+                      data-item
+                      key={station.id}
+                      id={`station-${station.id}`}
+                      className={`border-b border-base-300 ${open?.value.id === station.id ? 'bg-base-100 outline-2 outline-primary -outline-offset-2' : ''}`}
                     >
-                      <span className="font-semibold">{station.name}</span>
-                      <span className="font-mono text-[0.93rem]">{frequencyText(station)}</span>
-                      <span className="muted text-[0.93rem]">
-                        {kind === 'repeater' ? PERMISSION_TEXT[station.permission.state] : ''}
-                      </span>
-                      <Marks station={station} findings={reviews.get(station.id)?.length ?? 0} />
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          );
-        })}
+                      <button
+                        type="button"
+                        id={rowOf(station.id)}
+                        data-row
+                        className="grid w-full cursor-pointer items-center gap-x-4 px-2 py-1.5 text-left hover:bg-base-100 sm:grid-cols-[minmax(9rem,1fr)_8.5rem_10.5rem_9rem]"
+                        aria-pressed={open?.value.id === station.id}
+                        onClick={() => mayLeave() && setOpenId(station.id)}
+                      >
+                        <span className="font-semibold">{station.name}</span>
+                        <span className="font-mono text-[0.93rem]">{frequencyText(station)}</span>
+                        <span className="muted text-[0.93rem]">
+                          {kind === 'repeater' ? PERMISSION_TEXT[station.permission.state] : ''}
+                        </span>
+                        <Marks station={station} findings={reviews.get(station.id)?.length ?? 0} />
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            );
+          })}
+        </div>
         {stations.held.length === 0 && <p className="py-4">No station yet.</p>}
         {mayEdit && <AddStation {...props} />}
         {repeaters.length > 0 && props.people.length > 0 && (
           <PreconditionMatrix {...props} repeaters={repeaters} />
         )}
       </div>
-      <Aside
-        label={open ? `Details of ${open.value.name}` : 'Files'}
-        open={open !== null}
+      <Drawer
+        label="Files"
+        opened={open && { key: open.value.id, title: open.value.name, sub: KIND_TEXT[open.value.kind].one }}
+        rowId={rowOf}
         close={() => setOpenId(null)}
       >
         {open ? (
@@ -98,7 +108,7 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
             )}
           </>
         )}
-      </Aside>
+      </Drawer>
     </div>
   );
 }

@@ -3,11 +3,10 @@ import { controlChannels, knownFacts, requestParts } from '@umbrex/core/stations
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { DrawerHead } from '../../components/DrawerHead';
 import { FindingItem } from '../../components/FindingItem';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
-import { factText, KIND_TEXT, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
+import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
 import type { Held } from '../desk/useHeld';
 import { FactForm } from './FactForm';
 import type { useStationDesk } from './useStationDesk';
@@ -21,7 +20,6 @@ export function StationDrawer(props: Props) {
   const findings = reviews.get(station.id) ?? [];
   return (
     <div className="space-y-4">
-      <DrawerHead title={station.name} sub={KIND_TEXT[station.kind].one} close={() => setOpenId(null)} />
       {findings.length > 0 && (
         <ul className="space-y-1.5">
           {findings.map((finding) => (

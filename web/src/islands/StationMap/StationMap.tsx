@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { StationMapView } from './StationMapView';
 import { type MapProps, useStationMap } from './useStationMap';
 
-export function StationMap(props: MapProps) {
+function StationMapIsland(props: MapProps) {
   return <StationMapView {...useStationMap(props)} />;
 }
+
+export const StationMap = guarded('StationMap', StationMapIsland);

@@ -1,6 +1,9 @@
+import { guarded } from '../../ui/guarded';
 import { TeamDeskView } from './TeamDeskView';
 import { type TeamProps, useTeamDesk } from './useTeamDesk';
 
-export function TeamDesk(props: TeamProps) {
+function TeamDeskIsland(props: TeamProps) {
   return <TeamDeskView {...useTeamDesk(props)} />;
 }
+
+export const TeamDesk = guarded('TeamDesk', TeamDeskIsland);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 
@@ -10,7 +11,7 @@ interface Props {
 }
 
 /** An empty workspace: three ways to a first channel, then the set one holds, then its sheet. */
-export function Begin({ planId, channels, units, firstUnitId }: Props) {
+function BeginIsland({ planId, channels, units, firstUnitId }: Props) {
   const [busy, setBusy] = useState(false);
   const example = async () => {
     setBusy(true);
@@ -93,3 +94,5 @@ function Step({
     </li>
   );
 }
+
+export const Begin = guarded('Begin', BeginIsland);

@@ -1,11 +1,12 @@
 import { useStore } from '@nanostores/react';
 import { changesBetween } from '@umbrex/core/fields';
 import { useEffect, useRef } from 'react';
+import { guarded } from '../../ui/guarded';
 import { failureText } from './api';
 import { $conflict, $notice, $settled } from './deskStore';
 
 /** Somebody saved the same thing meanwhile: both versions, field by field, and the choice. */
-export function ConflictDialog() {
+function ConflictDialogIsland() {
   const conflict = useStore($conflict);
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
@@ -81,3 +82,5 @@ export function ConflictDialog() {
     </dialog>
   );
 }
+
+export const ConflictDialog = guarded('ConflictDialog', ConflictDialogIsland);

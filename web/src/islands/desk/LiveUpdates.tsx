@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { guarded } from '../../ui/guarded';
 import { address, TAB } from './api';
 import { $desk, reloadPlan } from './deskStore';
 
@@ -7,7 +8,7 @@ const OF_PLAN: ReadonlySet<string> = new Set(['channel', 'plan', 'order']);
 const GATHER_MS = 150;
 
 /** Hears what others change while this page is open: the plan follows at once, of other things it is said that they are newer. */
-export function LiveUpdates({ planId }: { planId: string }) {
+function LiveUpdatesIsland({ planId }: { planId: string }) {
   const [stale, setStale] = useState(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
@@ -70,3 +71,5 @@ export function LiveUpdates({ planId }: { planId: string }) {
     </div>
   );
 }
+
+export const LiveUpdates = guarded('LiveUpdates', LiveUpdatesIsland);

@@ -1,8 +1,9 @@
 import { useStore } from '@nanostores/react';
+import { guarded } from '../../ui/guarded';
 import { $notice, undo } from './deskStore';
 
 /** What was just done or failed, at the foot of the page; it stays until the next thing or until it is closed. */
-export function NoticeBar() {
+function NoticeBarIsland() {
   const notice = useStore($notice);
   return (
     <div
@@ -37,3 +38,5 @@ export function NoticeBar() {
     </div>
   );
 }
+
+export const NoticeBar = guarded('NoticeBar', NoticeBarIsland);

@@ -15,6 +15,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /link/[token]': 'anyone',
   'GET /': 'observer',
   'GET /mend': 'observer',
+  'GET /kit': 'observer',
   'GET /plans/[planId]': 'observer',
   'GET /plans/[planId]/check': 'observer',
   'GET /plans/[planId]/directory': 'editor',

@@ -1,0 +1,134 @@
+import { useState } from 'react';
+import { FindingItem } from '../../components/FindingItem';
+import { LabelledCheck } from '../../components/LabelledCheck';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+import { Shape } from '../../components/Shape';
+import { TakeInFile } from '../../components/TakeInFile';
+import { ToneGlyph } from '../../components/ToneGlyph';
+import { VERDICTS } from '../../messages/verdicts';
+import { Drawer } from '../../ui/Drawer';
+import { guarded } from '../../ui/guarded';
+import { useRows } from '../../ui/rows';
+import { useUnsaved } from '../../ui/unsaved';
+
+const ROWS = ['First', 'Second', 'Third'] as const;
+const rowOf = (key: string) => `kit-${key}`;
+
+/** Every part that the screens are made of, in all its states: to look at, and to walk. */
+function KitIsland() {
+  const [opened, setOpened] = useState<string | null>(null);
+  const [text, setText] = useState('some words');
+  const [kept, setKept] = useState('some words');
+  const [choice, setChoice] = useState<'one' | 'two'>('one');
+  const [isOn, setOn] = useState(false);
+  const [isBroken, setBroken] = useState(false);
+  const rows = useRows<HTMLUListElement>();
+  useUnsaved(text !== kept);
+  if (isBroken) throw new Error('a part that came to a stop on purpose');
+  return (
+    <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="space-y-6 p-5">
+        <section>
+          <h2 className="font-bold">A list</h2>
+          <ul {...rows}>
+            {ROWS.map((row) => (
+              <li key={row} data-item className="flex gap-2 border-b border-base-300 py-1">
+                <button
+                  type="button"
+                  id={rowOf(row)}
+                  data-row
+                  className="grow cursor-pointer text-left font-semibold"
+                  aria-pressed={opened === row}
+                  onClick={() => setOpened(row)}
+                >
+                  {row}
+                </button>
+                <a className="link" href={`#${row}`}>
+                  a part of {row}
+                </a>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section className="grid max-w-xl gap-3 sm:grid-cols-2">
+          <h2 className="font-bold sm:col-span-2">Fields</h2>
+          <LabelledText title="A line" value={text} set={setText} help="A word of help." />
+          <LabelledText title="A line that is wrong" value="" set={setText} fault="Write something." />
+          <LabelledSelect
+            title="A choice"
+            value={choice}
+            options={[
+              ['one', 'the one'],
+              ['two', 'the other'],
+            ]}
+            set={setChoice}
+          />
+          <LabelledCheck checked={isOn} set={setOn}>
+            On or off
+          </LabelledCheck>
+          <div className="sm:col-span-2">
+            <TakeInFile
+              label="A file"
+              take={async () => undefined}
+              findings={[{ code: 'document-not-json', severity: 'error', path: '', detail: 'as an example' }]}
+            />
+          </div>
+          <p className="flex flex-wrap gap-2 sm:col-span-2">
+            <button type="button" className="btn btn-primary btn-sm" onClick={() => setKept(text)}>
+              Keep
+            </button>
+            <button type="button" className="btn btn-outline btn-sm">
+              Another
+            </button>
+            <button type="button" className="btn btn-outline btn-error btn-sm">
+              Delete
+            </button>
+            <button type="button" className="btn btn-primary btn-sm" disabled>
+              Switched off
+            </button>
+            <button type="button" className="btn btn-ghost btn-sm" onClick={() => setBroken(true)}>
+              Come to a stop
+            </button>
+          </p>
+        </section>
+        <section>
+          <h2 className="font-bold">Signs</h2>
+          <p className="flex flex-wrap gap-3">
+            {VERDICTS.map((verdict) => (
+              <Shape key={verdict} verdict={verdict} size={20} label />
+            ))}
+            {['131.8', '82.5', 'D251N', 'D251I', 'off', 'unknown'].map((tone) => (
+              <svg key={tone} viewBox="0 0 60 30" width="60" height="30" role="img" aria-label={tone}>
+                <ToneGlyph tone={tone} end="key" x={15} y={15} size={20} />
+                <ToneGlyph tone={tone} end="lock" x={45} y={15} size={20} />
+              </svg>
+            ))}
+          </p>
+        </section>
+        <section>
+          <h2 className="font-bold">Findings</h2>
+          <ul className="space-y-2">
+            <FindingItem finding={{ code: 'firmware-unknown', severity: 'note' }} />
+            <FindingItem finding={{ code: 'country-not-covered', severity: 'warning' }} />
+            <FindingItem finding={{ code: 'group-has-channels', severity: 'error', groupId: '' }} />
+          </ul>
+        </section>
+      </div>
+      <Drawer
+        label="Nothing is open"
+        opened={opened === null ? null : { key: opened, title: opened, sub: 'a row of the list' }}
+        rowId={rowOf}
+        close={() => setOpened(null)}
+      >
+        {opened === null ? (
+          <p>Choose a row on the left.</p>
+        ) : (
+          <LabelledText title="Its first field" value={text} set={setText} />
+        )}
+      </Drawer>
+    </div>
+  );
+}
+
+export const Kit = guarded('Kit', KitIsland);
