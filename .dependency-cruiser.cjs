@@ -46,12 +46,14 @@ module.exports = {
       name: 'virtual-device-knows-no-sheets',
       severity: 'error',
       from: { path: '^core/src/procedure/device/' },
-      to: { path: '^core/src/(fit|procedure/(sheet|step|runs|writer|proof|replay|turns|until|visits))' },
+      to: {
+        path: '^core/src/(fit|procedure/(sheet|step|runs|writer|typed|wheels|proof|replay|turns|until|visits))',
+      },
     },
     {
       name: 'writer-knows-no-virtual-device',
       severity: 'error',
-      from: { path: '^core/src/procedure/(sheet|step|writer|turns|until|visits|marks)' },
+      from: { path: '^core/src/procedure/(sheet|step|writer|typed|wheels|turns|until|visits|marks)' },
       to: { path: '^core/src/procedure/(device/|proof|replay)' },
     },
     {

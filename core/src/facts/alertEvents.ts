@@ -4,6 +4,7 @@
  * Columns: code, name, kind.
  */
 export const ALERT_EVENT_KINDS = ['emergency', 'warning', 'watch', 'statement', 'test', 'notice'] as const;
+/** What kind of event it is. */
 export type AlertEventKind = (typeof ALERT_EVENT_KINDS)[number];
 
 const ROWS: readonly (readonly [string, string, AlertEventKind])[] = [
@@ -72,5 +73,7 @@ export interface AlertEvent {
   readonly kind: AlertEventKind;
 }
 
+/** The events of alert radios, as they are sent (47 CFR 11.31). */
 export const ALERT_EVENTS: readonly AlertEvent[] = ROWS.map(([code, name, kind]) => ({ code, name, kind }));
+/** Their three letters alone. */
 export const ALERT_EVENT_CODES: readonly string[] = ROWS.map(([code]) => code);

@@ -1,5 +1,6 @@
 import { SERVICES, type Service, type ServiceChannel, type ServiceId, servicesOf } from './services/index';
 
+/** A country, or a region of one set of rules, that has tables here. */
 export type CountryId = Service['country'];
 
 /** What is usual where, as far as people write it down by habit. Whose rules apply stands in the service tables. */
@@ -13,6 +14,7 @@ export interface Country {
   readonly slipHz: number;
 }
 
+/** What is usual in each. */
 export const COUNTRY: Readonly<Record<CountryId, Country>> = {
   US: { title: 'United States', home: 'gmrs', beside: 'frs', slipHz: 12_500 },
   AU: { title: 'Australia', home: 'uhf-cb-au', beside: null, slipHz: 6_250 },

@@ -3,6 +3,7 @@ export interface Named {
   readonly id: string;
   readonly name: string;
 }
+/** What has names that ids stand for. */
 export type NamedKind = 'person' | 'team' | 'group' | 'channel' | 'kind';
 /** The names of what ids stand for, both ways. What is not here is not known by name. */
 export type Names = Readonly<Partial<Record<NamedKind, readonly Named[]>>>;

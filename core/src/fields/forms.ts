@@ -4,6 +4,7 @@ import type { Form, NamedKind, Names } from './field';
 
 /* The forms that values have in cells and in words. Each reads what it writes. */
 
+/** A text as it is compared: without its letters’ size and its blanks. */
 export const alike = (text: string) => text.trim().toLowerCase().replace(/\s+/g, ' ');
 
 /** A line of text. */

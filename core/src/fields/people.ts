@@ -36,6 +36,7 @@ export function licenceText({ service, holds, expires, callSign, class: grade }:
   return [service, holds, expires === 'unknown' ? '' : expires, callSign, grade].filter(Boolean).join(' ');
 }
 
+/** The fields of a person. */
 export const PERSON_FIELDS = {
   name: field('name', line, false, { synonyms: ['person', 'member', 'full name', 'who'] }),
   contact: field('contact', line, false, {
@@ -51,6 +52,7 @@ export const PERSON_FIELDS = {
   note: field('note', words, false, { synonyms: ['notes', 'remark', 'remarks', 'comment'] }),
 } satisfies Fields<Person>;
 
+/** The fields of a team or role. */
 export const TEAM_FIELDS = {
   name: field('name', line, false, { synonyms: ['team', 'role'] }),
   groupIds: field('groups', several(named('group', 'a group of the plan')), false, {
@@ -61,6 +63,7 @@ export const TEAM_FIELDS = {
 
 const channel = maybe(named('channel', 'a channel of the plan'), 'none');
 
+/** The fields of a net or event. */
 export const NET_FIELDS = {
   name: field('name', line, false, { synonyms: ['net', 'event'] }),
   startsAt: field('time', { ...line, wanted: 'a day and a time, as 2026-12-01T19:00' }, false, {

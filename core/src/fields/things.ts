@@ -32,6 +32,7 @@ export interface FieldsOf {
   readonly station: Station;
   readonly net: Net;
 }
+/** Which thing it is. */
 export type ThingKind = keyof FieldsOf;
 
 interface Thing<T> {

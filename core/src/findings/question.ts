@@ -11,6 +11,7 @@ export interface Question {
   readonly lines?: readonly string[];
 }
 
+/** By what a question is known. */
 export type QuestionCode =
   | 'nothing-written'
   | 'no-frequency'

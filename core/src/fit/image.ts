@@ -40,6 +40,7 @@ export function wantedBy({ slots, settings }: Image): Wanted {
   return { slots: new Map([...slots].map(([number, { values }]) => [number, values])), settings };
 }
 
+/** A plan on a kind of device: what goes where, and what becomes of each channel. */
 export interface Fit {
   readonly descriptionId: string;
   readonly cells: readonly Cell[];

@@ -32,6 +32,7 @@ export interface Numbered {
   readonly elsewhere: readonly { readonly key: string; readonly home: string | null }[];
 }
 
+/** One number for each channel across the fleet, and what it was weighed by. */
 export interface Numbering {
   readonly channels: readonly Numbered[];
   /** Σ over the channels of what the sets gain that find it at its number, and of what the number is worth by itself, in points. */
@@ -47,6 +48,7 @@ export interface Numbering {
   }[];
 }
 
+/** What a numbering keeps to: the last numbers, and those that somebody holds fast. */
 export interface NumberingWishes {
   /** The numbers of the last revision, by channel. */
   readonly last: Readonly<Record<string, number>>;

@@ -19,6 +19,7 @@ export interface Placement {
   readonly findings: readonly Finding[];
 }
 
+/** Where a channel went, or why nowhere. */
 export type Placed =
   | { readonly ok: true; readonly placement: Placement }
   | { readonly ok: false; readonly findings: readonly Finding[] };

@@ -17,6 +17,7 @@ export interface FoundEntry {
   readonly bearingDeg: number;
 }
 
+/** What a directory’s answer came to: its stations by distance, and what could not be read. */
 export interface DirectoryReading {
   readonly source: string;
   /** Nearest first. */

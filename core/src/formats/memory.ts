@@ -4,6 +4,7 @@ import { diff, heldMemory, heldOf, shownWriter, type Wanted } from '../memory/in
 import { type Description, type Held, HeldSettingsSchema, slotsOf, writtenLists } from '../model/index';
 import { shapeFindings } from './document';
 
+/** What a memory file says of itself. */
 export const MEMORY_FORMAT = 'umbrex/memory@1';
 
 /** What a set's memory holds, place by place, in the set's own words; frequencies in hertz. For programs that load sets by cable or app. */

@@ -13,6 +13,7 @@ export interface Asked {
   readonly decides: number;
 }
 
+/** How it stands now. */
 export interface Standing {
   readonly description: Description;
   /** The verdict of each channel as it now is, by its id. */

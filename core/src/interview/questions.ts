@@ -3,6 +3,7 @@ import { type Description, type Field, type Region, TONE_HOLDS } from '../model/
 
 /** What an answer can be: one of a few, by key. Not knowing is always allowed, and is no answer. */
 export type Answers = Readonly<Partial<Record<QuestionId, string>>>;
+/** By what a question of the interview is known. */
 export type QuestionId = 'certified' | 'inputs' | 'hears' | 'tones' | 'power' | 'letters';
 
 /** A question about one's own set: which answers there are, and what each makes of a description. */

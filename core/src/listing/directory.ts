@@ -13,6 +13,7 @@ export interface EntryReading {
   readonly inPlan: readonly Pick<Channel, 'id' | 'name' | 'transmitTone' | 'receiveTone'>[];
 }
 
+/** What a directory’s entry is read with: whose rules, from where, what is planned. */
 export interface EntryContext {
   readonly country: Service['country'];
   readonly source: string;

@@ -3,8 +3,10 @@
  * source. A listing's *input* is what the repeater listens for, so it is what our sets send.
  */
 
+/** Whether a word is about what one sends, what one hears, or both. */
 export type Direction = 'send' | 'hear' | 'both';
 
+/** Words for a direction (common practice in listings). */
 export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
   in: 'send',
   input: 'send',
@@ -28,6 +30,7 @@ export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
 /** `number` is a code number of some device's own table, which is only a label. */
 export type ToneKind = 'ctcss' | 'dcs' | 'any' | 'number';
 
+/** Words for a kind of tone, some with a direction (common practice in listings). */
 export const TONE_WORDS: Readonly<Record<string, { kind: ToneKind; direction?: Direction }>> = {
   ctcss: { kind: 'ctcss' },
   pl: { kind: 'ctcss' },
@@ -59,6 +62,7 @@ export const TONE_WORDS: Readonly<Record<string, { kind: ToneKind; direction?: D
 /** No tone at all, in the place of a tone. */
 export const OFF_WORDS: ReadonlySet<string> = new Set(['off', 'none', 'csq', 'carrier', 'cs']);
 
+/** Words for the polarity of a code. */
 export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
   n: 'N',
   normal: 'N',
@@ -68,9 +72,13 @@ export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
   inverse: 'I',
 };
 
+/** Words that say that it goes through a repeater. */
 export const REPEATER_WORDS: ReadonlySet<string> = new Set(['rpt', 'rptr', 'repeater', 'rep', 'duplex']);
+/** Words that say that it goes from set to set. */
 export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', 'talkaround', 'talk-around']);
+/** Words before a channel number. */
 export const CHANNEL_WORDS: ReadonlySet<string> = new Set(['ch', 'chan', 'channel', 'chnl']);
+/** Words for modes that analogue sets hear as noise. */
 export const DIGITAL_MODES: ReadonlySet<string> = new Set(['p25', 'dmr', 'nxdn', 'tetra', 'dpmr']);
 
 /** Several words that mean one thing; the first that fits counts, so longer ones come first. */
@@ -86,6 +94,7 @@ export type Phrase =
   | 'off-air'
   | 'split'
   | 'drop';
+/** Several words that mean one thing. */
 export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['rx', 'only'], 'listen'],
   [['receive', 'only'], 'listen'],

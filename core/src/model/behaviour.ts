@@ -140,6 +140,7 @@ export const FrequencyEntrySchema = z.strictObject({
   unitHz: z.number().int().min(1).max(100_000_000),
 });
 
+/** How a set answers to its keys. */
 export const BehaviourSchema = z.strictObject({
   keys: z.record(id, KeySchema),
   /** Digits of a frequency as typed: `462.6500` with four decimals is seven digits and a last step of 100 Hz. */

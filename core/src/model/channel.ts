@@ -3,11 +3,12 @@ import { SERVICE_IDS } from '../facts/index';
 import { RADIO_RANGE_HZ } from '../units/index';
 import { ToneOrUnknownSchema } from './tone';
 
+/** A frequency in hertz that sets of this field receive. */
 export const FrequencySchema = z.number().int().min(RADIO_RANGE_HZ.min).max(RADIO_RANGE_HZ.max);
 
-/** Text without control characters, so that it prints and exports as written. */
 // Signs that are not seen but turn the reading direction of what follows (Unicode, UAX 9), and line separators: they come off.
 const UNSEEN = /[\u061c\u200e\u200f\u2028-\u202e\u2066-\u2069]/g;
+/** Text on one line without control characters, so that it prints and exports as written. */
 export const LineSchema = z
   .string()
   .overwrite((text) => text.replace(UNSEEN, ''))
@@ -17,6 +18,7 @@ export const LineSchema = z
 
 /** What a channel may belong to. */
 export const SERVICES_OR_OTHER = [...SERVICE_IDS, 'other'] as const;
+/** One of them, as a schema. */
 export const ServiceOrOtherSchema = z.enum(SERVICES_OR_OTHER);
 
 /** Where a channel was taken from: the source's name, the day it last changed its entry, and the day it was taken. */

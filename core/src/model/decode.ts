@@ -1,8 +1,9 @@
 import type { ChannelContent, SlotContent } from './content';
-import { type Description, type Field, type Holds, isForChannels } from './description';
+import type { Description } from './description';
 import { canSend, mostPowerW } from './held';
 import { type ListItem, writtenLists } from './lists';
 import type { SlotValues } from './memory';
+import { type Field, type Holds, isForChannels } from './region';
 import type { Slot } from './slots';
 import type { ToneText } from './tone';
 import { type ToneMode, toneModeOf } from './toneMode';

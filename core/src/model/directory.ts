@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FrequencySchema, LineSchema } from './channel';
 
+/** What a directory’s answer says of itself. */
 export const DIRECTORY_FORMAT = 'umbrex/directory@1';
 
 /** A latitude and a longitude in degrees. */
@@ -46,6 +47,7 @@ export const DirectoryAnswerSchema = z.object({
 export const NamedPlaceSchema = z.object({ name: LineSchema.min(1).max(80), ...PlaceSchema.shape });
 export type NamedPlace = z.infer<typeof NamedPlaceSchema>;
 
+/** Places that a directory knows by a name. */
 export const PlacesAnswerSchema = z.object({
   format: z.literal(DIRECTORY_FORMAT),
   places: z.array(NamedPlaceSchema).max(200),

@@ -13,6 +13,7 @@ export * from './person';
 export * from './plan';
 export * from './recipes';
 export * from './recording';
+export * from './region';
 export * from './slots';
 export * from './station';
 export * from './tone';

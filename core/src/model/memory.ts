@@ -1,4 +1,5 @@
-import type { Description, Region } from './description';
+import type { Description } from './description';
+import type { Region } from './region';
 import { slotsOf } from './slots';
 
 /** A value as the device itself holds it: a place in a list, hertz for a frequency, text for a name. */

@@ -3,8 +3,10 @@ import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { type Channel, ChannelSchema, FrequencySchema, LineSchema } from './channel';
 import { LicensedFrequencySchema } from './licence';
 
+/** What a plan file says of itself. */
 export const PLAN_FORMAT = 'umbrex/plan@1';
 
+/** A group of channels, under a heading of its own. */
 export const GroupSchema = z.strictObject({
   id: z.uuid(),
   name: LineSchema.trim().min(1).max(40),
@@ -68,11 +70,13 @@ function inOrder<T>(value: T): T {
  * tells one place from another.
  */
 export const NAMING = ['now', 'later', 'never', 'needed'] as const;
+/** Whether sheets write names, for all kinds and for single ones. */
 export const NamingSchema = z.strictObject({
   all: z.enum(NAMING).default('now'),
   /** By kind of device, where it differs. */
   kinds: z.record(z.string().max(41), z.enum(NAMING)).overwrite(inOrder).default({}),
 });
+/** One of them. */
 export type Naming = (typeof NAMING)[number];
 
 /** By kind of device and setting, the place in the setting's list. */
@@ -84,6 +88,7 @@ const SetupSchema = z.record(
 /** Where rules are known; `EU` stands for the European recommendations, `other` for everywhere else. */
 export const COUNTRIES = ['US', 'AU', 'EU', 'other'] as const;
 
+/** A plan without its channels. */
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
   /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */

@@ -36,6 +36,7 @@ export const RECIPE_MARKS = [
   'draft',
   'letters',
 ] as const;
+/** One of them. */
 export type RecipeMark = (typeof RECIPE_MARKS)[number];
 
 const says = z.string().min(1).max(160);
@@ -49,6 +50,7 @@ const promise = { shows, hides: text.optional() };
 const unless = z.enum(['chosen', 'blank']).optional();
 const always = { ...promise, unless };
 
+/** One step as a description says it. */
 export const RecipeStepSchema = z.discriminatedUnion('do', [
   z.strictObject({
     do: z.literal('press'),
@@ -123,6 +125,7 @@ export const RecipeStepSchema = z.discriminatedUnion('do', [
 ]);
 export type RecipeStep = z.infer<typeof RecipeStepSchema>;
 
+/** How a set is programmed by its keys. */
 export const RecipesSchema = z.strictObject({
   /** What must be so before the first key. */
   before: z.array(z.string().min(1).max(200)).max(20),

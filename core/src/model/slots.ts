@@ -1,4 +1,5 @@
-import { type Description, isLoadedByProgram, type Region } from './description';
+import { type Description, isLoadedByProgram } from './description';
+import type { Region } from './region';
 
 /** One place in a device's memory, under its three names: the number it counts by, the label it shows, its position. */
 export interface Slot {

@@ -31,8 +31,10 @@ export const StationFactSchema = z.discriminatedUnion('field', [
   fact('controlHz', z.array(FrequencySchema).min(1).max(40)),
 ]);
 export type StationFact = z.infer<typeof StationFactSchema>;
+/** What a fact is about. */
 export type StationField = StationFact['field'];
 
+/** Whether a group may use a repeater, by whose word and until when. */
 export const PermissionSchema = z.strictObject({
   state: z.enum(['unknown', 'open', 'asked', 'granted', 'refused']),
   by: LineSchema.trim().max(60).default(''),

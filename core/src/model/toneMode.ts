@@ -7,6 +7,7 @@ const TONE_FIELDS = [
   'receiveCtcss',
   'receiveDcs',
 ] as const;
+/** One of them. */
 export type ToneField = (typeof TONE_FIELDS)[number];
 
 /** Which of its tone fields a place sends, and which it waits for; one field may be both. */

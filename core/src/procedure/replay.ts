@@ -14,6 +14,7 @@ export interface Pace {
 
 /** Somebody who knows the keys, and somebody who looks for each (common practice, no source). */
 export const CALM: Pace = { name: 'calm', betweenKeysMs: 300, betweenStepsMs: 1500 };
+/** As somebody goes who reads each step twice. */
 export const SLOW: Pace = { name: 'slow', betweenKeysMs: 800, betweenStepsMs: 4500 };
 
 /** How long steps take at a pace, in minutes; where presses depend on what the set holds, on average. */

@@ -32,6 +32,7 @@ export interface Catch extends Pick<Stop, 'number' | 'hz'> {
   readonly atMs: number;
 }
 
+/** How long a round of keys may take. */
 export interface Timing {
   /** From one place to the next. */
   readonly everyMs: number;

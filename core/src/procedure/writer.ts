@@ -5,17 +5,13 @@ import { recipePaths } from './recipePaths';
 import type { Run } from './runs';
 import type { SheetStep, StepPart } from './step';
 import { turnWheel } from './turns';
+import { typedText } from './typed';
 import { letterUntil, turnUntil } from './until';
-import { type About, slotMarks, Wording } from './wording';
+import { type Position, type Wheel, type WheelStand, wheelStand } from './wheels';
+import { type About, Wording } from './wording';
 
 const DIGITS = '0123456789';
 const AREA_DIGITS = 6;
-
-/** Where the set stands, as far as it is known. */
-interface Position {
-  readonly slot?: Slot;
-  readonly bank?: number;
-}
 
 /** The recipes cannot say how: a value of unknown standing that can only be turned from where it stands, or a letter without a key. */
 export interface Stuck {
@@ -259,38 +255,9 @@ export class Writer {
   }
 
   private textFor(what: Extract<RecipeStep, { do: 'type' }>['what'], width: number, about: About): string {
-    const value = about.to[about.field];
-    switch (what) {
-      case 'slotNumber':
-        return String(about.slot.number).padStart(width, '0');
-      case 'position':
-        return String(about.slot.position).padStart(width, '0');
-      case 'itemNumber':
-        return this.recipes.items[about.field]?.number ?? '';
-      case 'frequency':
-        return this.frequencyDigits(Number(value), about);
-      case 'areaCode':
-        return String(value);
-      case 'transmitFrequency':
-        return this.frequencyDigits(this.wording.sideHz(about), about);
-      case 'text':
-        this.isStuck('no-recipe', about);
-        return '';
-      case 'listCode':
-        if (about.setting) return about.setting.list[about.setting.to]?.typed ?? '';
-        return this.wording.listFor(about.field)[Number(value)]?.typed ?? '';
-      default:
-        return what satisfies never;
-    }
-  }
-
-  private frequencyDigits(hz: number, about: About): string {
-    const rule = this.recipes.frequencyEntry;
-    if (!rule) {
-      this.isStuck('no-recipe', about);
-      return '';
-    }
-    return String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0');
+    const text = typedText(what, width, about, { recipes: this.recipes, wording: this.wording });
+    if (text === undefined) this.isStuck('no-recipe', about);
+    return text ?? '';
   }
 
   /** Turns a wheel: from where it stands, or, where nobody knows, until the display shows where it shall stand. */
@@ -317,61 +284,9 @@ export class Writer {
     );
   }
 
-  /** Where a wheel stands and shall stand, and what fills the marks of a text at each of its places. */
-  private wheel(
-    what: 'value' | 'item' | 'slot' | 'position' | 'bank',
-    about: About,
-  ): {
-    from: number | undefined;
-    to: number;
-    count: number;
-    shownAt: (place: number) => Partial<Record<RecipeMark, string>>;
-  } {
-    const { slot, to, field, setting } = about;
-    const places = (among: readonly Slot[]) => ({
-      from: this.at.slot && among.includes(this.at.slot) ? among.indexOf(this.at.slot) : undefined,
-      to: among.indexOf(slot),
-      count: among.length,
-      shownAt: (place: number) => slotMarks(among[place] ?? slot),
-    });
-    switch (what) {
-      case 'value': {
-        const list = setting?.list ?? this.wording.listFor(field);
-        const shownAt = (place: number) => ({ value: list[place]?.shown ?? '' });
-        if (setting) return { from: setting.from, to: setting.to, count: list.length, shownAt };
-        const before = about.before[about.field];
-        return {
-          from: before === undefined ? undefined : Number(before),
-          to: Number(to[field]),
-          count: list.length,
-          shownAt,
-        };
-      }
-      case 'item':
-        // A setting of the whole set is come to from outside the list of items.
-        return {
-          from: setting ? 0 : this.place,
-          to: this.recipes.items[setting?.id ?? field]?.place ?? 0,
-          count: this.recipes.itemCount,
-          shownAt: () => ({}),
-        };
-      case 'slot':
-        return places(this.slots);
-      case 'position':
-        return places(this.slots.filter((other) => other.bank === slot.bank));
-      case 'bank':
-        return {
-          from: this.at.bank,
-          to: slot.bank,
-          count: (this.slots.at(-1)?.bank ?? 0) + 1,
-          shownAt: (bank) => {
-            const first = this.slots.find((other) => other.bank === bank) ?? slot;
-            return { ...slotMarks(first), firstLabel: first.label };
-          },
-        };
-      default:
-        return what satisfies never;
-    }
+  private wheel(what: Wheel, about: About): WheelStand {
+    const { slots, at, place, recipes, wording } = this;
+    return wheelStand(what, about, { slots, at, place, recipes, wording });
   }
 
   /** Sets characters one after another, each from what stands there to what shall, or until it is shown. */

@@ -6,6 +6,7 @@ import { factOf } from './view';
 
 /** The five things that must all be so before somebody can use a repeater, in the order in which they are looked into. */
 export const PRECONDITIONS = ['set', 'frequency', 'tone', 'reach', 'permission'] as const;
+/** One of them. */
 export type Precondition = (typeof PRECONDITIONS)[number];
 
 /** Whether one of them is so, and what to do next when it is not or nobody knows. */
@@ -13,6 +14,7 @@ export interface Answer {
   readonly is: 'yes' | 'no' | 'unknown';
   readonly next: NextStep | null;
 }
+/** What would help where one is not met. */
 export type NextStep =
   | 'lend-a-set'
   | 'describe-the-set'
@@ -27,6 +29,7 @@ export type NextStep =
   | 'ask-again'
   | 'listen-only';
 
+/** Each of them, answered. */
 export type Preconditions = Readonly<Record<Precondition, Answer>>;
 
 const yes: Answer = { is: 'yes', next: null };

@@ -23,12 +23,14 @@ export interface Due {
     | 'station-questions';
   readonly items: readonly DueItem[];
 }
+/** One thing that is due. */
 export interface DueItem {
   readonly id: string;
   readonly name: string;
   readonly on?: string;
 }
 
+/** How it stands now. */
 export interface Standing {
   readonly plan: Plan;
   readonly board: Board;

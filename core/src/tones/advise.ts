@@ -18,6 +18,7 @@ export interface ToneAdvice {
   readonly reasons: readonly Finding[];
 }
 
+/** A tone that was weighed, with what speaks for it and against it. */
 export interface Advice {
   /** Best first. */
   readonly ranked: readonly ToneAdvice[];

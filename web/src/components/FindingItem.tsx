@@ -8,13 +8,11 @@ export function FindingItem({ finding }: { finding: Finding }) {
   const { what, more, help } = findingText(finding);
   return (
     <li className="finding" data-severity={finding.severity}>
-      <span className="muted text-[0.8rem] font-semibold">{SEVERITY_WORD[finding.severity]} </span>
+      <span className="muted text-tiny font-semibold">{SEVERITY_WORD[finding.severity]} </span>
       <span>{what}</span>
-      {more && <p className="muted text-[0.87rem]">{more}</p>}
-      {help && <p className="text-[0.87rem]">What would help: {help}</p>}
-      {finding.source && (
-        <p className="muted text-[0.8rem]">Source: {finding.source}. Check your local rules.</p>
-      )}
+      {more && <p className="muted text-small">{more}</p>}
+      {help && <p className="text-small">What would help: {help}</p>}
+      {finding.source && <p className="muted text-tiny">Source: {finding.source}. Check your local rules.</p>}
     </li>
   );
 }

@@ -9,7 +9,7 @@ interface Props {
 }
 
 /** A box to tick, with its words beside it. */
-export function LabelledCheck({ checked, set, children, className = 'text-[0.93rem]' }: Props) {
+export function LabelledCheck({ checked, set, children, className = 'text-plain' }: Props) {
   return (
     <label className={`flex items-center gap-2 ${className}`}>
       <input

@@ -22,7 +22,7 @@ export function LabelledSelect<V extends string>({
 }: Props<V>) {
   return (
     <label className={inLine ? 'flex flex-wrap items-center gap-x-2 py-1' : 'block'}>
-      <span className={`muted text-[0.87rem] ${inLine ? '' : 'block'}`}>
+      <span className={`muted text-small ${inLine ? '' : 'block'}`}>
         {title}
         {of && <span className="sr-only"> of {of}</span>}
       </span>

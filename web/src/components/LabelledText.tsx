@@ -29,7 +29,7 @@ export function LabelledText({
   return (
     <div>
       <label className="block">
-        <span className="muted block text-[0.87rem]">{title}</span>
+        <span className="muted block text-small">{title}</span>
         <input
           className="input input-sm w-full"
           type={type}
@@ -43,12 +43,12 @@ export function LabelledText({
         />
       </label>
       {fault ? (
-        <p id={id} className="text-[0.87rem] font-semibold text-error">
+        <p id={id} className="text-small font-semibold text-error">
           {fault}
         </p>
       ) : (
         help && (
-          <p id={id} className="muted text-[0.8rem]">
+          <p id={id} className="muted text-tiny">
             {help}
           </p>
         )

@@ -23,7 +23,7 @@ export function TakeInFile({
   return (
     <>
       <label className="mt-3 block">
-        <span className="muted text-[0.87rem]">{label}</span>
+        <span className="muted text-small">{label}</span>
         <input
           type="file"
           accept={accept}
@@ -48,7 +48,7 @@ export function TakeInFile({
           ) : (
             <p className="font-semibold text-error">Nothing was taken in.</p>
           )}
-          <ul className="mt-1 space-y-2 text-[0.87rem]">
+          <ul className="mt-1 space-y-2 text-small">
             {findings.slice(0, MOST_SHOWN).map((finding) => (
               <FindingItem key={JSON.stringify(finding)} finding={finding} />
             ))}

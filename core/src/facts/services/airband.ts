@@ -12,6 +12,7 @@ const ROWS: readonly (readonly [string, number, string, boolean])[] = [
   ['243', 243_000_000, 'Air distress, military', true],
 ];
 
+/** The table of the air band: listened to only. */
 export const AIRBAND: ServiceTable = {
   id: 'airband',
   title: 'Air band',

@@ -28,6 +28,7 @@ const calling = (number: string, hz: number, name: string) => ({
   neverTest: true,
 });
 
+/** The table of the amateur band at 2 metres. */
 export const AMATEUR_2M: ServiceTable = {
   ...COMMON,
   id: 'amateur-2m',
@@ -45,6 +46,7 @@ export const AMATEUR_2M: ServiceTable = {
   ],
 };
 
+/** The table of the amateur band at 70 centimetres. */
 export const AMATEUR_70CM: ServiceTable = {
   ...COMMON,
   id: 'amateur-70cm',

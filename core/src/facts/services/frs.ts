@@ -29,6 +29,7 @@ const ROWS: readonly (readonly [number, number, number])[] = [
   [22, 462_725_000, 2],
 ];
 
+/** The table of the Family Radio Service. */
 export const FRS: ServiceTable = {
   id: 'frs',
   title: 'Family Radio Service',

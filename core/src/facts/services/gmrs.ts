@@ -42,6 +42,7 @@ const direct = (n: number, hz: number) => ({
   transmitHz: hz,
 });
 
+/** The table of the General Mobile Radio Service. */
 export const GMRS: ServiceTable = {
   id: 'gmrs',
   title: 'General Mobile Radio Service',

@@ -9,6 +9,7 @@ const rest = { maxPowerW: null, powerBasis: null, bandwidthHz: 12_500 };
 /** V40 is the FM calling channel (145.500 MHz). */
 const CALLING = 40;
 
+/** The table of FM channels at 2 metres, IARU Region 1. */
 export const IARU_R1_2M: ServiceTable = {
   id: 'iaru-r1-2m',
   title: 'Amateur, 2 metres, IARU Region 1',

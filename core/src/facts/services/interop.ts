@@ -22,6 +22,7 @@ const ROWS: readonly (readonly [string, number, number])[] = [
   ['UTAC43D', 453_862_500, 453_862_500],
 ];
 
+/** The table of interoperability channels. */
 export const INTEROP: ServiceTable = {
   id: 'interop',
   title: 'US interoperability channels',

@@ -76,6 +76,7 @@ const NO_VOICE: Readonly<Record<string, string>> = {
 /** Ships only listen there. */
 const LISTEN: readonly string[] = ['15'];
 
+/** The table of marine VHF. */
 export const MARINE: ServiceTable = {
   id: 'marine',
   title: 'Marine VHF',

@@ -12,6 +12,7 @@ const ROWS: readonly (readonly [number, number, number, string[]])[] = [
   [5, 154_600_000, 20_000, ['Green Dot']],
 ];
 
+/** The table of the Multi-Use Radio Service. */
 export const MURS: ServiceTable = {
   id: 'murs',
   title: 'Multi-Use Radio Service',

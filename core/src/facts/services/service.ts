@@ -18,6 +18,7 @@ export const LICENCE_KINDS = [
   /** Nobody here transmits. */
   'closed',
 ] as const;
+/** One of them. */
 export type LicenceKind = (typeof LICENCE_KINDS)[number];
 
 /** One channel of a published service table; every field that has a usual value may be left out. */
@@ -100,4 +101,5 @@ export const SERVICE_IDS = [
   'uhf-cb-au',
   'iaru-r1-2m',
 ] as const;
+/** One of them, by its id. */
 export type ServiceId = (typeof SERVICE_IDS)[number];

@@ -21,6 +21,7 @@ const rest = (n: number) => ({
   ...(RESERVED.includes(n) && { reservedFor: 'later use' }),
 });
 
+/** The table of the Australian UHF citizen band. */
 export const UHF_CB_AU: ServiceTable = {
   id: 'uhf-cb-au',
   title: 'UHF CB, Australia',

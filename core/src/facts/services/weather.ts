@@ -16,6 +16,7 @@ export const WEATHER_NUMBERS: readonly { ascending: number; receiveHz: number; m
   { ascending: 7, receiveHz: 162_550_000, marine: 1 },
 ];
 
+/** The table of weather transmitters. */
 export const WEATHER: ServiceTable = {
   id: 'weather',
   title: 'Weather broadcasts',

@@ -24,6 +24,7 @@ export const DCS_NOT_CONSUMER: readonly string[] = [
 /** The 83 codes that consumer devices number 39-121, in that order (common practice). */
 export const DCS_CONSUMER: readonly string[] = DCS_CODES.filter((code) => !DCS_NOT_CONSUMER.includes(code));
 
+/** Normal or inverted: a code and its complement. */
 export type Polarity = 'N' | 'I';
 
 const WORD_BITS = 23;

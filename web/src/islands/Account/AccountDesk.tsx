@@ -16,7 +16,7 @@ function AccountDeskIsland({ signedIn, secondFactor, workspaces, mayStart }: Acc
       <SecondFactor on={secondFactor} />
       <section>
         <h2 className="font-bold">Sessions</h2>
-        <p className="muted text-[0.93rem]">Ends yours in every browser, this one too.</p>
+        <p className="muted text-plain">Ends yours in every browser, this one too.</p>
         <button
           type="button"
           className="btn btn-outline btn-sm mt-2"

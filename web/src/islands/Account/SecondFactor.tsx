@@ -54,7 +54,7 @@ export function SecondFactor({ on }: { on: boolean }) {
             alt="The secret for an authenticator; it stands below as text"
             src={`data:image/svg+xml,${encodeURIComponent(offer.svg)}`}
           />
-          <p className="break-all font-mono text-[0.87rem]">{offer.secret}</p>
+          <p className="break-all font-mono text-small">{offer.secret}</p>
           <LabelledText
             title="Code"
             value={code}

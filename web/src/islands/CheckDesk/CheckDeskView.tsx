@@ -27,7 +27,7 @@ export function CheckDeskView({
           <section key={next} className="mb-6" aria-labelledby={`next-${next}`}>
             <h2 id={`next-${next}`} className="border-b border-base-content/40 pb-1 font-bold">
               {NEXT_TEXT[next].title} <span className="font-mono">{count}</span>
-              <span className="muted ml-2 text-[0.87rem] font-normal">{NEXT_TEXT[next].meaning}</span>
+              <span className="muted ml-2 text-small font-normal">{NEXT_TEXT[next].meaning}</span>
             </h2>
             <ul>
               {rows.map(({ first, channelIds, repairs }) => (

@@ -25,7 +25,7 @@ export function DescribeDeskView(props: Props) {
         </p>
         <div className="grid gap-3 sm:grid-cols-2">
           <label>
-            <span className="muted block text-[0.87rem]">It behaves like</span>
+            <span className="muted block text-small">It behaves like</span>
             <select
               className="select select-sm w-full"
               value={pattern?.id ?? ''}
@@ -39,7 +39,7 @@ export function DescribeDeskView(props: Props) {
             </select>
           </label>
           <label>
-            <span className="muted block text-[0.87rem]">What you call it</span>
+            <span className="muted block text-small">What you call it</span>
             <input
               className="input input-sm w-full"
               value={title}
@@ -87,7 +87,7 @@ export function DescribeDeskView(props: Props) {
           >
             Add this kind
           </button>
-          <span className="muted text-[0.93rem]">
+          <span className="muted text-plain">
             It gets a card of values; its keys can be described later, in its file.
           </span>
         </p>
@@ -101,7 +101,7 @@ function QuestionCard({ next, n, answer, pass }: Props & { next: NonNullable<Pro
   const { ask, look, answers } = QUESTION_TEXT[next.id];
   return (
     <section className="mt-5 rounded border border-base-content bg-base-100 p-4" aria-live="polite">
-      <p className="muted text-[0.87rem]">
+      <p className="muted text-small">
         Question {n}
         {next.decides > 0
           ? `, decides ${next.decides === 1 ? 'one channel' : `${next.decides} channels`}`
@@ -150,7 +150,7 @@ function Outcome({ standing, plan }: Props) {
                   {VERDICT_TEXT[verdict].word}
                 </span>
               </summary>
-              <p className="muted mt-1 text-[0.93rem]">{ids.map((id) => name.get(id)).join(', ')}</p>
+              <p className="muted mt-1 text-plain">{ids.map((id) => name.get(id)).join(', ')}</p>
             </details>
           );
         })}

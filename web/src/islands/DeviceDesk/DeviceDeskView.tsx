@@ -99,7 +99,7 @@ function OtherKinds({ kinds }: { kinds: readonly Kind[] }) {
         {kinds.map((kind) => (
           <li key={kind.id} className="break-inside-avoid py-1">
             <strong>{kind.title}</strong>{' '}
-            <span className="muted text-[0.87rem]">
+            <span className="muted text-small">
               {kind.pattern}, <KindFile kind={kind} />
             </span>
           </li>
@@ -121,14 +121,14 @@ function KindSection(props: SectionProps) {
     <section className="mb-6">
       <h2 className="border-b border-base-content/40 pb-1 font-bold">
         {kind.title}{' '}
-        <span className="muted ml-2 text-[0.87rem] font-normal">
+        <span className="muted ml-2 text-small font-normal">
           {kind.pattern}, described for firmware {kind.firmware.join(', ') || 'unknown'},{' '}
           {kind.marks === 0 ? 'no mark yet' : `${kind.marks} marks`}
           {behind > 0 && `, ${behind} of ${held.length} on another firmware`}, <KindFile kind={kind} />
         </span>
       </h2>
       {props.mayEdit && kind.steps !== 'known' && (
-        <p className="py-1 text-[0.93rem]">
+        <p className="py-1 text-plain">
           {kind.steps === 'unknown' ? 'Nobody has described its keys: its sheets are cards of values. ' : ''}
           <a className="link" href={`/plans/${props.planId}/steps/${kind.id}`}>
             {kind.steps === 'unknown' ? 'Record its steps once' : 'Its steps, as they were recorded'}
@@ -201,9 +201,9 @@ function UnitRow({
         >
           {unit.nickname}
         </a>
-        {unit.fleetId && <span className="muted font-mono text-[0.87rem]"> {unit.fleetId}</span>}
+        {unit.fleetId && <span className="muted font-mono text-small"> {unit.fleetId}</span>}
         <a
-          className="link link-hover muted block text-[0.87rem] leading-7"
+          className="link link-hover muted block text-small leading-7"
           href={`/plans/${planId}/devices/${unit.id}`}
         >
           <span className="sr-only">{unit.nickname}: </span>
@@ -216,10 +216,10 @@ function UnitRow({
           />
         )}
         {unit.keeps.length > 0 && (
-          <span className="muted block text-[0.83rem]">{unit.keeps.length} numbers kept by its holder</span>
+          <span className="muted block text-sub">{unit.keeps.length} numbers kept by its holder</span>
         )}
         {bad.length > 0 && (
-          <span className="block text-[0.83rem] text-error">
+          <span className="block text-sub text-error">
             {bad.length === 1 ? 'One fault' : `${bad.length} faults`} found at intake
           </span>
         )}
@@ -227,7 +227,7 @@ function UnitRow({
       <span>
         {holder || <span className="muted">no holder</span>}
         {!unit.confirmed && (
-          <span className="block text-[0.87rem] text-accent">
+          <span className="block text-small text-accent">
             as its holder wrote it{' '}
             {mayEdit && (
               <button
@@ -241,9 +241,9 @@ function UnitRow({
           </span>
         )}
       </span>
-      <span className="muted font-mono text-[0.87rem]">{unit.serial || 'no serial'}</span>
+      <span className="muted font-mono text-small">{unit.serial || 'no serial'}</span>
       <span
-        className={`font-mono text-[0.87rem] ${kind.firmware.includes(unit.firmware) ? '' : 'font-semibold text-accent'}`}
+        className={`font-mono text-small ${kind.firmware.includes(unit.firmware) ? '' : 'font-semibold text-accent'}`}
       >
         fw {unit.firmware}
       </span>
@@ -276,7 +276,7 @@ function AlertTest(props: { unit: Unit; today: string; mayEdit: boolean; heard: 
   const { unit, today, mayEdit, heard } = props;
   const isDue = isTestDue(unit.testHeard, today);
   return (
-    <span className={`block text-[0.87rem] ${isDue ? 'text-accent' : 'muted'}`}>
+    <span className={`block text-small ${isDue ? 'text-accent' : 'muted'}`}>
       {unit.testHeard === 'unknown' ? 'test never heard' : `test heard ${unit.testHeard}`}
       {isDue && unit.testHeard !== 'unknown' && ', due'}{' '}
       {mayEdit && unit.testHeard !== today && (
@@ -304,7 +304,7 @@ function TakeIn({
   return (
     <section className="max-w-xl border-t border-base-300 pt-4">
       <h2 className="font-bold">Another kind of device</h2>
-      <p className="mb-2 text-[0.93rem]">
+      <p className="mb-2 text-plain">
         A kind is described by a file: what it can do and how its keys work. No code is needed for a new one.
       </p>
       <TakeInFile
@@ -323,7 +323,7 @@ function TakeIn({
                 ? ', and one set is of it.'
                 : `, and ${replacing.sets} sets are of it.`}
           </p>
-          <p className="text-[0.93rem]">
+          <p className="text-plain">
             Put yours in its place, and the sheets of those sets are written anew by it; what people said of
             the old one does not go over. It can be undone under History. Or give yours another id.
           </p>

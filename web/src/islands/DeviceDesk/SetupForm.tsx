@@ -25,7 +25,7 @@ export function SetupForm({ kind, teams, wantedOn, save }: Props) {
   const byRole = roles.length > 0 ? `, and by role for ${roles.map(({ name }) => name).join(', ')}` : '';
   return (
     <details className="border-b border-base-300 py-1">
-      <summary className="cursor-pointer text-[0.87rem]">
+      <summary className="cursor-pointer text-small">
         Settings of the whole set: {count === 0 ? 'as each has them' : `${count} alike for all`}
         {byRole}
         <span className="sr-only">, {kind.title}</span>

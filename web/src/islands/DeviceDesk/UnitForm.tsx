@@ -150,9 +150,9 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
           )}
           <Labelled title="Note">{text('note')}</Labelled>
           <fieldset className="col-span-full flex flex-wrap gap-3">
-            <legend className="muted text-[0.87rem]">When an old set comes in</legend>
+            <legend className="muted text-small">When an old set comes in</legend>
             {INTAKE.map(([key, title]) => (
-              <label key={key} className="flex items-center gap-2 text-[0.93rem]">
+              <label key={key} className="flex items-center gap-2 text-plain">
                 {title}
                 <select className="select select-xs w-28" {...register(`intake.${key}`)}>
                   <option value="unknown">not looked</option>
@@ -175,7 +175,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
         )}
       </div>
       {fault && (
-        <p className="finding col-span-full text-[0.93rem]" data-severity="error" role="alert">
+        <p className="finding col-span-full text-plain" data-severity="error" role="alert">
           {FAULTS[fault] ?? `The field ${fault} is too long.`}
         </p>
       )}
@@ -187,7 +187,7 @@ function Labelled({ title, children }: { title: string; children: ReactNode }) {
   return (
     // biome-ignore lint/a11y/noLabelWithoutControl: the control is the child
     <label className="block">
-      <span className="muted block text-[0.87rem]">{title}</span>
+      <span className="muted block text-small">{title}</span>
       {children}
     </label>
   );

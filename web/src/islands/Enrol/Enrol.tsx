@@ -57,7 +57,7 @@ function EnrolIsland({ token, name, kinds }: { token: string; name: string; kind
     >
       <p>Hello {name}. What you do not know, leave empty.</p>
       <label className="block">
-        <span className="muted text-[0.87rem]">Which one behaves like yours?</span>
+        <span className="muted text-small">Which one behaves like yours?</span>
         <select
           className="select select-sm w-full"
           value={said.descriptionId}
@@ -87,7 +87,7 @@ function EnrolIsland({ token, name, kinds }: { token: string; name: string; kind
         help="Often a short number such as 1.06."
       />
       <label className="block">
-        <span className="muted text-[0.87rem]">3. When was its battery changed?</span>
+        <span className="muted text-small">3. When was its battery changed?</span>
         <input
           type="date"
           className="input input-sm w-full"

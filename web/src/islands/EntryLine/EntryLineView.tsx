@@ -132,7 +132,7 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
 function Asked({ question, take }: { question: Question; take: (line: string) => void }) {
   return (
     <li className="finding" data-severity={question.blocking ? 'warning' : 'note'}>
-      <span className="muted text-[0.8rem] font-semibold">{question.blocking ? 'Asks ' : 'Taken '}</span>
+      <span className="muted text-tiny font-semibold">{question.blocking ? 'Asks ' : 'Taken '}</span>
       {questionText(question)}
       {(question.lines ?? []).length > 0 && (
         <span className="ml-2 inline-flex flex-wrap gap-2">

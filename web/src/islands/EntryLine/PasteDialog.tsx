@@ -47,7 +47,7 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
       <label className="mt-3 block">
         <span className="sr-only">The pasted text</span>
         <textarea
-          className="textarea h-32 w-full font-mono text-[0.87rem]"
+          className="textarea h-32 w-full font-mono text-small"
           value={text}
           disabled={progress !== null}
           onChange={(event) => {
@@ -80,15 +80,15 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
                     {added.has(line) && <strong> is in the plan</strong>}
                   </p>
                 ) : (
-                  <p className="truncate font-mono text-[0.87rem]">{written}</p>
+                  <p className="truncate font-mono text-small">{written}</p>
                 )}
                 {asked.map((question) => (
-                  <p key={question.code} className="finding text-[0.93rem]" data-severity="warning">
+                  <p key={question.code} className="finding text-plain" data-severity="warning">
                     {questionText(question)} {question.offers.join(' or ')}
                   </p>
                 ))}
                 {reading.ok && reading.questions.length > 0 && (
-                  <p className="muted text-[0.87rem]">{reading.questions.map(questionText).join(' ')}</p>
+                  <p className="muted text-small">{reading.questions.map(questionText).join(' ')}</p>
                 )}
               </div>
             </li>

@@ -1,6 +1,7 @@
 import { type LineReading, readLine } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import { type ClipboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { useTyped } from '../../ui/typed';
 import { addChannel } from '../desk/deskStore';
 
 export interface EntryGroup {
@@ -12,7 +13,7 @@ export interface EntryGroup {
 
 /** The state of the entry line: what is written, how it reads, where the channel would go. */
 export function useEntryLine(planId: string, country: 'US' | 'AU' | 'EU', groups: readonly EntryGroup[]) {
-  const [line, setLine] = useState('');
+  const [line, setLine] = useTyped('entry line');
   const [open, setOpen] = useState(false);
   const [busy, setBusy] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);

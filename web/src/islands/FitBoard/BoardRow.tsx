@@ -27,11 +27,11 @@ export const BoardRow = memo(
       <tr aria-rowindex={index} className={inHand !== null ? 'lit' : 'hover:bg-base-300/30'}>
         <th
           scope="row"
-          className={`sticky left-0 z-10 truncate border-b border-base-300 pr-3 ${inHand !== null ? 'lit' : 'bg-base-200'} text-left font-semibold ${dense ? 'text-[0.8rem] leading-none' : ''}`}
+          className={`sticky left-0 z-10 truncate border-b border-base-300 pr-3 ${inHand !== null ? 'lit' : 'bg-base-200'} text-left font-semibold ${dense ? 'text-tiny leading-none' : ''}`}
         >
           {channel.name}
           {!dense && (
-            <span className="muted ml-2 font-mono text-[0.8rem] font-normal max-sm:hidden">
+            <span className="muted ml-2 font-mono text-tiny font-normal max-sm:hidden">
               {mhzText(channel.receiveHz)}
             </span>
           )}

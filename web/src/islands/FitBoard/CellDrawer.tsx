@@ -25,7 +25,7 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
         <Shape verdict={cell.verdict} size={20} /> {VERDICT_TEXT[cell.verdict].word}
       </p>
       <PathStrip channel={channel} waitsFor={waitsFor} large />
-      <p className="text-[0.93rem]">{stripWords(channel, waitsFor)}</p>
+      <p className="text-plain">{stripWords(channel, waitsFor)}</p>
       {cell.slot && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
           <dt className="muted">Memory number</dt>
@@ -70,7 +70,7 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
           ))}
         </ul>
       </section>
-      <p className="muted text-[0.87rem]">
+      <p className="muted text-small">
         Receives {mhzText(channel.receiveHz)} MHz.{' '}
         <a className="link" href={`/plans/${desk.plan.id}?channel=${channel.id}`}>
           Change this channel

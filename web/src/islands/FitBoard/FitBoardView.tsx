@@ -100,7 +100,7 @@ function Table({
               >
                 <button
                   type="button"
-                  className={`cursor-pointer text-[0.83rem] leading-tight hover:underline ${dense ? 'max-h-30 rotate-180 truncate text-left [writing-mode:vertical-rl]' : 'w-full'}`}
+                  className={`cursor-pointer text-sub leading-tight hover:underline ${dense ? 'max-h-30 rotate-180 truncate text-left [writing-mode:vertical-rl]' : 'w-full'}`}
                   aria-expanded={opened.has(c.kindKey)}
                   title={opened.has(c.kindKey) ? 'Close to the kind' : 'Open to its units'}
                   onClick={() => toggleKind(c.kindKey)}
@@ -119,7 +119,7 @@ function Table({
             if (!line) return null;
             return line.kind === 'group' ? (
               <tr key={line.id} aria-rowindex={item.index + 2} className="h-[34px]">
-                <th scope="rowgroup" colSpan={columns.length + 1} className="pt-2 text-left text-[0.87rem]">
+                <th scope="rowgroup" colSpan={columns.length + 1} className="pt-2 text-left text-small">
                   <span className="muted sticky left-0">{line.name}</span>
                 </th>
               </tr>
@@ -159,7 +159,7 @@ function Head({
     <div className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
       <div>
         <h1 className="text-xl font-bold">Fit board</h1>
-        <p className="muted text-[0.93rem]">
+        <p className="muted text-plain">
           {plan.channels.length} channels on {desk.units.length} devices in {columns.length} columns
           {desk.computing && ', computing…'}
         </p>
@@ -231,10 +231,10 @@ function Compare({
       )}
       {isCompared && (
         <>
-          <LabelledCheck checked={placesToo} set={setPlacesToo} className="pb-1 text-[0.93rem]">
+          <LabelledCheck checked={placesToo} set={setPlacesToo} className="pb-1 text-plain">
             also another place or name
           </LabelledCheck>
-          <p role="status" className="pb-1 text-[0.93rem]">
+          <p role="status" className="pb-1 text-plain">
             {differ === 0
               ? 'They do the same with every channel.'
               : `${differ} of ${plan.channels.length} channels come out differently.`}
@@ -251,7 +251,7 @@ function UnitFindings({ desk }: ReturnType<typeof useFitBoard>) {
   return (
     <section className="mt-4">
       <h2 className="font-semibold">About single devices</h2>
-      <ul className="mt-1 grid gap-2 text-[0.93rem] sm:grid-cols-2">
+      <ul className="mt-1 grid gap-2 text-plain sm:grid-cols-2">
         {spoken.map((unit) => (
           <li key={unit.id}>
             <strong>{unit.nickname}</strong>

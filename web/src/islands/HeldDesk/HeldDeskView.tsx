@@ -12,18 +12,18 @@ export function HeldDeskView(props: ReturnType<typeof useHeldDesk>) {
       {toAccept.length > 0 && <Accept {...props} />}
       <details className="max-w-3xl rounded border border-base-300 bg-base-100 p-4">
         <summary className="cursor-pointer text-lg font-bold">Say what it holds now</summary>
-        <p className="muted text-[0.93rem]">
+        <p className="muted text-plain">
           Then its fit and its sheet start from there, and nothing of its holder’s goes unseen.
         </p>
         <TakeInFile label="Bring a file that was read from the set" take={takeFile} findings={[]} />
-        <LabelledCheck checked={props.isWhole} set={props.setIsWhole} className="my-3 text-[0.93rem]">
+        <LabelledCheck checked={props.isWhole} set={props.setIsWhole} className="my-3 text-plain">
           What the file does not name is as the factory left it
         </LabelledCheck>
         <PlaceForm {...props} />
         {findings.length > 0 && (
           <div role="alert" className="mt-2">
             <p className="font-semibold text-error">Nothing was taken in.</p>
-            <ul className="mt-1 space-y-2 text-[0.87rem]">
+            <ul className="mt-1 space-y-2 text-small">
               {findings.map((finding) => (
                 <FindingItem key={finding.code + finding.path} finding={finding} />
               ))}
@@ -57,7 +57,7 @@ function Accept({ unit, toAccept, chosen, choose, chooseAll, accept, keep }: Ret
           ? 'One place of its own would go'
           : `${toAccept.length} places of its own would go`}
       </h2>
-      <p className="text-[0.93rem]">
+      <p className="text-plain">
         Ask the holder. What may go is let go here, what stays is kept back, and the plan looks for another
         place.
       </p>

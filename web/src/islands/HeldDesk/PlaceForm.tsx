@@ -27,7 +27,7 @@ export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof us
         if (slot) void takePlace({ number: slot.number, values: asValues(description, said) });
       }}
     >
-      <p className="muted text-[0.87rem]">or write down one place as the set shows it</p>
+      <p className="muted text-small">or write down one place as the set shows it</p>
       <div className="grid items-end gap-3 sm:grid-cols-3">
         <LabelledText
           title="Memory number"

@@ -41,15 +41,15 @@ function HistoryListIsland({ entries }: { entries: readonly HistoryEntry[] }) {
           key={id}
           className="grid gap-x-4 border-b border-base-300 py-2 sm:grid-cols-[10.5rem_minmax(0,1fr)_auto]"
         >
-          <span className="muted font-mono text-[0.87rem]">{at}</span>
+          <span className="muted font-mono text-small">{at}</span>
           <div className="min-w-0">
             <p>
               <strong>{by}</strong> {what}
               {undoes && <span className="muted">, undoing an edit</span>}
             </p>
-            {changes.length > 0 && <p className="muted break-words text-[0.87rem]">{changes.join('; ')}</p>}
+            {changes.length > 0 && <p className="muted break-words text-small">{changes.join('; ')}</p>}
           </div>
-          {undone && <span className="muted text-[0.87rem]">undone</span>}
+          {undone && <span className="muted text-small">undone</span>}
           {!undone && back && (
             <button
               type="button"

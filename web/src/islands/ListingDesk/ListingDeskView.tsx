@@ -27,7 +27,7 @@ export function ListingDeskView(props: Props) {
         }}
       >
         <label className="max-sm:w-full">
-          <span className="muted block text-[0.87rem]">Around a place, or latitude, longitude</span>
+          <span className="muted block text-small">Around a place, or latitude, longitude</span>
           <input
             className="input input-sm w-72 max-sm:w-full"
             value={near}
@@ -36,7 +36,7 @@ export function ListingDeskView(props: Props) {
           />
         </label>
         <label>
-          <span className="muted block text-[0.87rem]">Within</span>
+          <span className="muted block text-small">Within</span>
           <select
             className="select select-sm w-28"
             value={withinKm}
@@ -104,7 +104,7 @@ function Found({
     <>
       <h2 className="border-b border-base-content/40 pb-1 font-bold">
         {rows.length === 0 ? 'Nothing' : `${rows.length} stations`} within {props.withinKm} km of {place.name}
-        <span className="muted ml-2 text-[0.87rem] font-normal">from {reading.source}, nearest first</span>
+        <span className="muted ml-2 text-small font-normal">from {reading.source}, nearest first</span>
       </h2>
       {rows.length === 0 && (
         <p className="py-2">Search farther, or write what you know into the entry line.</p>
@@ -128,14 +128,14 @@ function Found({
                 {entry.title}
                 {added.has(entry.id) && <span className="muted font-normal"> is in the plan</span>}
               </p>
-              <p className="muted text-[0.87rem]">
+              <p className="muted text-small">
                 <span className="font-mono">{(distanceM / 1000).toFixed(1)} km</span>{' '}
                 {compassPoint(bearingDeg)},{' '}
                 {entry.access === null
                   ? 'access not said'
                   : { open: 'open', ask: 'ask first', closed: 'closed' }[entry.access]}
               </p>
-              <p className="muted text-[0.87rem]">
+              <p className="muted text-small">
                 {entry.changed ? `changed ${entry.changed}` : 'no date'}
                 {entry.note && `. ${entry.note}`}
               </p>
@@ -146,7 +146,7 @@ function Found({
               ) : (
                 <p className="font-mono">{mhzText(entry.outputHz)}</p>
               )}
-              <ul className="mt-1 text-[0.87rem]">
+              <ul className="mt-1 text-small">
                 {read.questions.map((question) => (
                   <li
                     key={question.code + question.about}

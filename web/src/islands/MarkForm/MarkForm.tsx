@@ -42,18 +42,18 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
   return (
     <form className="grid max-w-2xl items-end gap-3 sm:grid-cols-2" onSubmit={handleSubmit(save)} noValidate>
       <label>
-        <span className="muted block text-[0.87rem]">With the set in hand I saw</span>
+        <span className="muted block text-small">With the set in hand I saw</span>
         <select className="select select-sm w-full" {...register('kind')}>
           <option value="confirmed">what the sheet says</option>
           <option value="contradicted">something else</option>
         </select>
       </label>
       <label>
-        <span className="muted block text-[0.87rem]">Who</span>
+        <span className="muted block text-small">Who</span>
         <input className="input input-sm w-full" {...register('by')} aria-invalid={errors.by !== undefined} />
       </label>
       <label>
-        <span className="muted block text-[0.87rem]">On</span>
+        <span className="muted block text-small">On</span>
         <input
           type="date"
           className="input input-sm w-full"
@@ -62,7 +62,7 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
         />
       </label>
       <label>
-        <span className="muted block text-[0.87rem]">Firmware the set shows</span>
+        <span className="muted block text-small">Firmware the set shows</span>
         <input
           className="input input-sm w-full"
           {...register('firmware')}
@@ -70,11 +70,11 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
         />
       </label>
       <label className="sm:col-span-2">
-        <span className="muted block text-[0.87rem]">Note (what was different, at which step)</span>
+        <span className="muted block text-small">Note (what was different, at which step)</span>
         <input className="input input-sm w-full" {...register('note')} />
       </label>
       {(errors.by || errors.on || errors.firmware || failure) && (
-        <p className="finding text-[0.93rem] sm:col-span-2" data-severity="error" role="alert">
+        <p className="finding text-plain sm:col-span-2" data-severity="error" role="alert">
           {failure || 'Write who saw it, when, and which firmware the set shows.'}
         </p>
       )}

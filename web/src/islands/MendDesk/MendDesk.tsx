@@ -50,8 +50,7 @@ function BrokenRow({ kind, what, id, version, document, findings }: Broken) {
     <li className="rounded border border-base-300 bg-base-100 p-4">
       <h2 className="font-bold">
         A {what}
-        {called && `, ${String(called)}`}{' '}
-        <span className="muted font-mono text-[0.87rem] font-normal">{id}</span>
+        {called && `, ${String(called)}`} <span className="muted font-mono text-small font-normal">{id}</span>
       </h2>
       <ul className="mt-1">
         {faults.map((finding, i) => (
@@ -60,9 +59,9 @@ function BrokenRow({ kind, what, id, version, document, findings }: Broken) {
         ))}
       </ul>
       <label className="mt-2 block">
-        <span className="muted text-[0.87rem]">As it is kept</span>
+        <span className="muted text-small">As it is kept</span>
         <textarea
-          className="textarea mt-1 h-56 w-full font-mono text-[0.87rem]"
+          className="textarea mt-1 h-56 w-full font-mono text-small"
           spellCheck={false}
           value={text}
           onChange={(event) => setText(event.target.value)}

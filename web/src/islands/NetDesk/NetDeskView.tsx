@@ -54,12 +54,12 @@ function NetSection({
       <h2 className="text-lg">
         <NetLine net={net} channel={channelName(net.channelId)} />
       </h2>
-      <p className="muted text-[0.93rem]">
+      <p className="muted text-plain">
         {net.fallbackId ? `If that fails: ${channelName(net.fallbackId)}. ` : 'No fallback is named. '}
         {net.note}
       </p>
       {net.roles.length > 0 && (
-        <ul className="mt-1 text-[0.93rem]">
+        <ul className="mt-1 text-plain">
           {net.roles.map((role) => (
             <li key={role.name}>
               <strong>{role.name}</strong> {role.who || <span className="muted">nobody yet</span>}
@@ -71,7 +71,7 @@ function NetSection({
       <h3 className="muted mt-2 font-semibold">
         Checked in <span className="font-mono">{net.checkIns.length}</span>
       </h3>
-      <ol className="list-decimal pl-6 text-[0.93rem]">
+      <ol className="list-decimal pl-6 text-plain">
         {net.checkIns.map(({ who, at, note }) => (
           <li key={at + who}>
             <span className="font-mono">{at.slice(11, 16)} UTC</span> {who}
@@ -181,7 +181,7 @@ function AddNet({ nets, setOpenId, timeZone }: Props) {
       }}
     >
       <label>
-        <span className="muted block text-[0.87rem]">A new net or event</span>
+        <span className="muted block text-small">A new net or event</span>
         <input
           className="input input-sm w-60"
           maxLength={60}

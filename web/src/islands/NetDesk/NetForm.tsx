@@ -49,7 +49,7 @@ export function NetForm({
     >
       <LabelledText title="Name" value={net.name} set={(name) => change({ name })} />
       <label>
-        <span className="muted block text-[0.87rem]">Begins, by the clocks there</span>
+        <span className="muted block text-small">Begins, by the clocks there</span>
         <input
           type="datetime-local"
           className="input input-sm w-full"
@@ -86,7 +86,7 @@ export function NetForm({
         <LabelledText title="Note" value={net.note} set={(note) => change({ note })} />
       </div>
       <fieldset className="space-y-2 sm:col-span-3">
-        <legend className="muted text-[0.87rem]">Roles and their channels</legend>
+        <legend className="muted text-small">Roles and their channels</legend>
         {net.roles.map((entry, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
           <div key={i} className="flex flex-wrap items-end gap-2">
@@ -118,7 +118,7 @@ export function NetForm({
         </button>
       </fieldset>
       {fault && (
-        <p className="finding text-[0.93rem] sm:col-span-3" data-severity="error" role="alert">
+        <p className="finding text-plain sm:col-span-3" data-severity="error" role="alert">
           {fault}
         </p>
       )}

@@ -50,7 +50,7 @@ export function NumberDeskView(props: Props) {
               Let each set number by itself
             </button>
           )}
-          <span className="muted text-[0.93rem]">
+          <span className="muted text-plain">
             {isSaved
               ? 'The plan has these numbers; the board and the sheets follow them.'
               : isNumbered
@@ -67,7 +67,7 @@ export function NumberDeskView(props: Props) {
           tabIndex={0}
           aria-label={group.name}
         >
-          <table className="w-full min-w-160 table-fixed text-left text-[0.93rem]">
+          <table className="w-full min-w-160 table-fixed text-left text-plain">
             <caption className="border-b border-base-content/40 pb-1 text-left font-bold text-base">
               {group.name}
             </caption>
@@ -95,8 +95,8 @@ export function NumberDeskView(props: Props) {
 function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, kept, rowFault }: Props) {
   return (
     <fieldset className="mb-4 rounded border border-base-300 p-3">
-      <legend className="px-1 text-[0.93rem] font-semibold">Keep groups in a row</legend>
-      <p className="muted text-[0.93rem]">
+      <legend className="px-1 text-plain font-semibold">Keep groups in a row</legend>
+      <p className="muted text-plain">
         The channels of a group at numbers one after another are easier to find, and fewer sets may find them
         at the same place. Working that out takes up to a minute or two.
       </p>
@@ -114,7 +114,7 @@ function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, ke
       <p className="mt-2 flex flex-wrap items-center gap-3" aria-live="polite">
         {isWorking ? (
           <>
-            <span className="text-[0.93rem]">Working out… {seconds} s</span>
+            <span className="text-plain">Working out… {seconds} s</span>
             <button type="button" className="btn btn-outline btn-sm" onClick={stop}>
               Stop
             </button>
@@ -130,7 +130,7 @@ function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, ke
           </button>
         )}
         {kept && (
-          <span className="text-[0.93rem]">
+          <span className="text-plain">
             {kept.price === 0
               ? 'Keeping them in a row costs nothing.'
               : `Keeping them in a row costs ${kept.price} points.`}
@@ -138,7 +138,7 @@ function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, ke
         )}
       </p>
       {rowFault && (
-        <p className="finding mt-2 text-[0.93rem]" data-severity="error" role="alert">
+        <p className="finding mt-2 text-plain" data-severity="error" role="alert">
           {rowFault}
         </p>
       )}
@@ -200,14 +200,12 @@ function Row({
               </button>
             )}
           </span>
-          {last !== null && last !== found.number && (
-            <span className="muted block text-[0.83rem]">was {last}</span>
-          )}
+          {last !== null && last !== found.number && <span className="muted block text-sub">was {last}</span>}
         </td>
         <th scope="row" className="py-1.5 pr-3 font-semibold">
           {channel.name}
           {found.price > 0 && (
-            <span className="block text-[0.83rem] font-normal text-accent">
+            <span className="block text-sub font-normal text-accent">
               holding it here costs {found.price} points
             </span>
           )}
@@ -380,7 +378,7 @@ function NumberField({
         onKeyDown={(event) => event.key === 'Enter' && done()}
       />
       {isWrong && (
-        <span id={faultId} role="alert" className="block text-[0.83rem] font-semibold text-error">
+        <span id={faultId} role="alert" className="block text-sub font-semibold text-error">
           A number from 0 to 99999, or nothing.
         </span>
       )}

@@ -9,7 +9,7 @@ export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk
   return (
     <div className="sticky bottom-0 flex flex-wrap items-end gap-3 border-t border-base-content/40 bg-base-200 py-3 max-md:bottom-14">
       <label>
-        <span className="muted block text-[0.87rem]">For {who}</span>
+        <span className="muted block text-small">For {who}</span>
         <select
           className="select select-sm w-40"
           value={teamId}
@@ -39,7 +39,7 @@ export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk
         Out of the team
       </button>
       <label>
-        <span className="muted block text-[0.87rem]">GMRS licence ends on</span>
+        <span className="muted block text-small">GMRS licence ends on</span>
         <input
           type="date"
           className="input input-sm"

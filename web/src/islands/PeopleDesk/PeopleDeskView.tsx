@@ -59,7 +59,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             }}
           >
             <label>
-              <span className="muted block text-[0.87rem]">Somebody new</span>
+              <span className="muted block text-small">Somebody new</span>
               <input
                 className="input input-sm w-52"
                 value={name}
@@ -117,11 +117,11 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
                 >
                   {person.name}
                 </button>
-                <span className="muted block text-[0.83rem]">
+                <span className="muted block text-sub">
                   {person.teamIds.map((id) => teamName.get(id)).join(', ') || 'no team'}
                 </span>
               </span>
-              <span className="text-[0.93rem] max-sm:col-start-2">
+              <span className="text-plain max-sm:col-start-2">
                 {person.licences.length === 0 ? (
                   <span className="muted">no licence</span>
                 ) : (
@@ -136,9 +136,9 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
                     </span>
                   ))
                 )}
-                <span className="muted block text-[0.83rem]">{props.mayTalk[person.id]}</span>
+                <span className="muted block text-sub">{props.mayTalk[person.id]}</span>
               </span>
-              <span className="text-[0.93rem] max-sm:col-start-2">
+              <span className="text-plain max-sm:col-start-2">
                 {(unitsOf.get(person.id) ?? []).map((unit) => (
                   <a
                     key={unit.id}

@@ -71,7 +71,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         save();
       }}
     >
-      <p className="muted text-[0.93rem]">{mayTalk[person.id]}</p>
+      <p className="muted text-plain">{mayTalk[person.id]}</p>
       <LabelledText
         title={PERSON.name.column}
         value={person.name}
@@ -85,7 +85,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         fault={faults.contact}
       />
       <fieldset>
-        <legend className="muted text-[0.87rem]">{PERSON.licences.column}</legend>
+        <legend className="muted text-small">{PERSON.licences.column}</legend>
         {person.licences.map((licence, i) => (
           <LicenceRow
             // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
@@ -114,8 +114,8 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
           <Plus size={14} aria-hidden="true" /> Add a licence
         </button>
       </fieldset>
-      <fieldset className="grid grid-cols-2 gap-1 text-[0.93rem]">
-        <legend className="muted text-[0.87rem]">{PERSON.teamIds.column}</legend>
+      <fieldset className="grid grid-cols-2 gap-1 text-plain">
+        <legend className="muted text-small">{PERSON.teamIds.column}</legend>
         {teams.held.map(({ value }) => (
           <label key={value.id} className="flex items-center gap-2">
             <input
@@ -148,7 +148,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         fault={faults.note}
       />
       {faults.licences && (
-        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding text-small" data-severity="error" role="alert">
           {faults.licences}
         </p>
       )}
@@ -192,7 +192,7 @@ function LicenceRow({
         set={(holds) => change({ holds })}
       />
       <label>
-        <span className="muted block text-[0.87rem]">Ends on</span>
+        <span className="muted block text-small">Ends on</span>
         <input
           type="date"
           className="input input-sm w-full"

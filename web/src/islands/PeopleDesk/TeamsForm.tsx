@@ -10,7 +10,7 @@ export function TeamsForm({ teams, groups, people }: ReturnType<typeof usePeople
     <div className="space-y-4">
       <div>
         <h2 className="text-lg font-bold">Teams</h2>
-        <p className="muted text-[0.93rem]">Choose somebody on the left to see their details.</p>
+        <p className="muted text-plain">Choose somebody on the left to see their details.</p>
       </div>
       {teams.held.map((held) => (
         <TeamRow
@@ -64,12 +64,12 @@ function TeamRow({
     <details className="border-b border-base-300 pb-2">
       <summary className="cursor-pointer">
         <strong>{team.name}</strong>{' '}
-        <span className="muted text-[0.87rem]">
+        <span className="muted text-small">
           {members} people{team.note && `, ${team.note}`}
         </span>
       </summary>
-      <fieldset className="mt-1 grid grid-cols-2 gap-1 text-[0.93rem]">
-        <legend className="muted text-[0.87rem]">Needs these groups of channels</legend>
+      <fieldset className="mt-1 grid grid-cols-2 gap-1 text-plain">
+        <legend className="muted text-small">Needs these groups of channels</legend>
         {groups.map(({ id, name }) => (
           <label key={id} className="flex items-center gap-2">
             <input

@@ -35,7 +35,7 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
   };
   return (
     <fieldset className="space-y-2">
-      <legend className="muted text-[0.87rem]">Alert radios</legend>
+      <legend className="muted text-small">Alert radios</legend>
       <LabelledText
         title="Area codes, the most important first"
         value={text}
@@ -43,13 +43,13 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
         most={300}
         help="Six digits each, 0 and the county’s five; add the next county if you live near the line. Empty: no alert radios."
       />
-      <p className="text-[0.87rem]">
+      <p className="text-small">
         <a className="link" href={`/plans/${planId}/reference`}>
           Look codes up in Reference
         </a>
       </p>
       {isWrong && (
-        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding text-small" data-severity="error" role="alert">
           Each area code has six digits; at most 31 of them.
         </p>
       )}
@@ -102,21 +102,21 @@ function Silent({ silent, set }: { silent: Alerts['silent']; set: (silent: Alert
     );
   return (
     <details>
-      <summary className="cursor-pointer text-[0.93rem]">
+      <summary className="cursor-pointer text-plain">
         {silent.length === 0 ? 'They sound for every event' : `They stay silent for ${silent.length} events`}
       </summary>
-      <p className="muted mt-1 text-[0.87rem]">
+      <p className="muted mt-1 text-small">
         Tick what a set need not sound for, where it can be told so. Leave warnings and the weekly test on.
       </p>
       {KINDS.map((kind) => (
         <fieldset key={kind} className="mt-2">
-          <legend className="muted text-[0.87rem]">{KIND_TITLE[kind]}</legend>
+          <legend className="muted text-small">{KIND_TITLE[kind]}</legend>
           {ALERT_EVENTS.filter((event) => event.kind === kind).map(({ code, name }) => (
             <LabelledCheck
               key={code}
               checked={silent.includes(code)}
               set={(isChecked) => toggle(code, isChecked)}
-              className="py-0.5 text-[0.93rem]"
+              className="py-0.5 text-plain"
             >
               {name}
             </LabelledCheck>

@@ -38,9 +38,9 @@ export function ChannelDrawer(props: Props) {
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
       <PathStrip channel={channel} waitsFor={waitsFor} large />
-      <p className="text-[0.93rem]">{stripWords(channel, waitsFor)}</p>
+      <p className="text-plain">{stripWords(channel, waitsFor)}</p>
       {channel.listed && (
-        <p className="muted text-[0.87rem]">
+        <p className="muted text-small">
           From {channel.listed.source},{' '}
           {channel.listed.changed === 'unknown' ? 'undated' : `changed ${channel.listed.changed}`}, taken{' '}
           {channel.listed.taken}.
@@ -79,7 +79,7 @@ export function ChannelDrawer(props: Props) {
                         </span>
                       )}
                     </span>
-                    {why && <span className="block text-[0.87rem]">{why.what}</span>}
+                    {why && <span className="block text-small">{why.what}</span>}
                   </span>
                 </li>
               );

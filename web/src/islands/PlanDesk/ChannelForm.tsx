@@ -105,7 +105,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
           <input id="receiveTone" className="input input-sm w-full font-mono" {...register('receiveTone')} />
         </Field>
       </div>
-      <p className="muted text-[0.87rem]">
+      <p className="muted text-small">
         CTCSS in Hz (82.5) or DCS with polarity (D023N). Other names: PL, TPL, CTC for CTCSS; DPL, DTC, DCG
         for DCS. Write off for none, ? for not known.
       </p>
@@ -163,7 +163,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
           </select>
         </Field>
       </div>
-      <p className="muted text-[0.87rem]">
+      <p className="muted text-small">
         {watch('scan') === 'priority'
           ? 'Priority cuts the sound of what is heard for a moment, again and again. Keep it for one channel that must not be missed.'
           : 'As usual a scan comes by here, but not at a broadcast, which never falls silent.'}
@@ -217,7 +217,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
           </Field>
         </div>
       )}
-      <label className="flex items-center gap-2 text-[0.93rem]">
+      <label className="flex items-center gap-2 text-plain">
         <input type="checkbox" className="checkbox checkbox-sm" {...register('tonesSecret')} />
         Tones for members only, masked elsewhere (that hides them, it secures nothing)
       </label>
@@ -245,12 +245,12 @@ export function Field({
 }) {
   return (
     <div>
-      <label htmlFor={id} className="muted block text-[0.87rem]">
+      <label htmlFor={id} className="muted block text-small">
         {title}
       </label>
       {children}
       {fault && (
-        <p className="finding mt-1 text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding mt-1 text-small" data-severity="error" role="alert">
           {fault}
         </p>
       )}

@@ -68,12 +68,12 @@ export const ChannelRow = memo(function ChannelRow({
       >
         <span className="min-w-0">
           <span className="block truncate font-semibold leading-tight">{channel.name}</span>
-          <span className="muted block truncate text-[0.83rem]">{subline(channel)}</span>
+          <span className="muted block truncate text-sub">{subline(channel)}</span>
         </span>
         <span className="max-sm:order-last max-sm:col-span-2 max-sm:justify-self-center">
           <PathStrip channel={channel} waitsFor={wantedReceiveTone(channel, planPolicy)} />
         </span>
-        <span className="flex flex-wrap gap-x-2 text-[0.83rem]">
+        <span className="flex flex-wrap gap-x-2 text-sub">
           {counts.map((verdict) => (
             <span
               key={verdict}

@@ -47,7 +47,7 @@ export function FleetForm({ fleet, change, setGood }: Props) {
   };
   return (
     <fieldset className="space-y-2">
-      <legend className="muted text-[0.87rem]">Fleet radios</legend>
+      <legend className="muted text-small">Fleet radios</legend>
       <LabelledText
         title="Status texts, the most important first"
         value={statuses}
@@ -63,7 +63,7 @@ export function FleetForm({ fleet, change, setGood }: Props) {
         help="A name and its ID, as Everybody 199. Each set’s own ID stands under Devices."
       />
       {fault !== '' && (
-        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding text-small" data-severity="error" role="alert">
           {fault}
         </p>
       )}

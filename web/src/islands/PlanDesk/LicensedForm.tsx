@@ -74,8 +74,8 @@ export function LicensedForm({ licensed, change }: Props) {
   const set = (part: Partial<Row>) => setForm((now) => now && { ...now, ...part });
   return (
     <fieldset className="space-y-2">
-      <legend className="muted text-[0.87rem]">Business frequencies of your own licence</legend>
-      {licensed.length === 0 && !form && <p className="text-[0.93rem]">None. Nobody here talks on others.</p>}
+      <legend className="muted text-small">Business frequencies of your own licence</legend>
+      {licensed.length === 0 && !form && <p className="text-plain">None. Nobody here talks on others.</p>}
       <ul>
         {licensed.map((row, i) => (
           <LicensedRow
@@ -92,7 +92,7 @@ export function LicensedForm({ licensed, change }: Props) {
           <Text title="Receive, MHz" value={form.receive} set={(receive) => set({ receive })} />
           <Text title="Transmit, MHz" value={form.transmit} set={(transmit) => set({ transmit })} />
           <label>
-            <span className="muted block text-[0.87rem]">Width</span>
+            <span className="muted block text-small">Width</span>
             <select
               className="select select-sm w-full"
               value={form.bandwidthHz}
@@ -106,7 +106,7 @@ export function LicensedForm({ licensed, change }: Props) {
           <Text title="Power, W" value={form.maxPowerW} set={(maxPowerW) => set({ maxPowerW })} />
           <Text title="Licence" value={form.licence} set={(licence) => set({ licence })} />
           <label>
-            <span className="muted block text-[0.87rem]">Ends on</span>
+            <span className="muted block text-small">Ends on</span>
             <input
               type="date"
               className="input input-sm w-full"
@@ -116,7 +116,7 @@ export function LicensedForm({ licensed, change }: Props) {
           </label>
           <Text title="Area" value={form.area} set={(area) => set({ area })} wide />
           {fault && (
-            <p className="finding col-span-2 text-[0.87rem]" data-severity="error" role="alert">
+            <p className="finding col-span-2 text-small" data-severity="error" role="alert">
               {fault}
             </p>
           )}
@@ -147,7 +147,7 @@ export function LicensedForm({ licensed, change }: Props) {
 
 function LicensedRow({ row, remove }: { row: LicensedFrequency; remove: () => void }) {
   return (
-    <li className="flex items-start justify-between gap-2 border-b border-base-300 py-1 text-[0.93rem]">
+    <li className="flex items-start justify-between gap-2 border-b border-base-300 py-1 text-plain">
       <span>
         <strong>{row.name}</strong> <span className="font-mono">{mhzText(row.receiveHz)}</span>
         {row.transmitHz !== row.receiveHz && (
@@ -155,7 +155,7 @@ function LicensedRow({ row, remove }: { row: LicensedFrequency; remove: () => vo
             , sends <span className="font-mono">{mhzText(row.transmitHz)}</span>
           </span>
         )}
-        <span className="muted block text-[0.87rem]">
+        <span className="muted block text-small">
           {row.bandwidthHz / 1000} kHz, {row.maxPowerW} W, {row.licence}, until {row.expires}
           {row.area && `, ${row.area}`}
         </span>
@@ -185,7 +185,7 @@ function Text({
 }) {
   return (
     <label className={wide ? 'col-span-2' : ''}>
-      <span className="muted block text-[0.87rem]">{title}</span>
+      <span className="muted block text-small">{title}</span>
       <input
         className="input input-sm w-full"
         maxLength={80}

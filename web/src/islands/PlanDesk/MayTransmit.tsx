@@ -65,9 +65,9 @@ export function MayTransmit({ channel, plan, devices, people, today }: Props) {
   return (
     <details className="border-t border-base-300 pt-3">
       <summary className="muted cursor-pointer font-semibold">Who may transmit?</summary>
-      <div className="mt-2 space-y-2 text-[0.93rem]">
+      <div className="mt-2 space-y-2 text-plain">
         <label className="block">
-          <span className="muted block text-[0.87rem]">Who</span>
+          <span className="muted block text-small">Who</span>
           <select
             className="select select-sm w-full"
             value={person}
@@ -92,7 +92,7 @@ export function MayTransmit({ channel, plan, devices, people, today }: Props) {
           </select>
         </label>
         <label className="block">
-          <span className="muted block text-[0.87rem]">With</span>
+          <span className="muted block text-small">With</span>
           <select
             className="select select-sm w-full"
             value={device.id}

@@ -74,7 +74,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
                 .map(({ group, channels }) => (
                   <section key={group.id} className="mb-4" aria-labelledby={`group-${group.id}`}>
                     <h2 id={`group-${group.id}`} className="border-b border-base-content/40 pb-1 font-bold">
-                      {group.name} <span className="muted ml-2 text-[0.87rem] font-normal">{group.note}</span>
+                      {group.name} <span className="muted ml-2 text-small font-normal">{group.note}</span>
                     </h2>
                     <ul>
                       {channels.map((channel) => (
@@ -149,7 +149,7 @@ function ThisPlan({ plan, desk, importFile, importFindings, removePlan }: Return
     <div className="space-y-5">
       <section>
         <h2 className="text-lg font-bold">This plan</h2>
-        <p className="muted mb-3 text-[0.93rem]">
+        <p className="muted mb-3 text-plain">
           {plan.channels.length} channels. Choose one to see its path, its devices and its details.
         </p>
         {desk.mayEdit && <PlanForm plan={plan} version={desk.version} save={savePlanHead} />}

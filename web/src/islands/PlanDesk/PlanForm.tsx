@@ -55,7 +55,7 @@ export function PlanForm({ plan, version, save }: Props) {
       }}
     >
       <label className="block">
-        <span className="muted text-[0.87rem]">Name of the plan</span>
+        <span className="muted text-small">Name of the plan</span>
         <input
           className="input input-sm w-full"
           maxLength={60}
@@ -64,7 +64,7 @@ export function PlanForm({ plan, version, save }: Props) {
         />
       </label>
       <label className="block">
-        <span className="muted text-[0.87rem]">Receive tones</span>
+        <span className="muted text-small">Receive tones</span>
         <select
           className="select select-sm w-full"
           value={head.receivePolicy}
@@ -75,7 +75,7 @@ export function PlanForm({ plan, version, save }: Props) {
         </select>
       </label>
       <label className="block">
-        <span className="muted text-[0.87rem]">Scans, after a call</span>
+        <span className="muted text-small">Scans, after a call</span>
         <select
           className="select select-sm w-full"
           value={head.resumeDelay}
@@ -92,7 +92,7 @@ export function PlanForm({ plan, version, save }: Props) {
         set={(all) => change({ naming: { ...head.naming, all } })}
       />
       <label className="block">
-        <span className="muted text-[0.87rem]">Whose rules</span>
+        <span className="muted text-small">Whose rules</span>
         <select
           className="select select-sm w-full"
           value={head.country}
@@ -106,12 +106,12 @@ export function PlanForm({ plan, version, save }: Props) {
           <option value="other">another country (no rules known here)</option>
         </select>
       </label>
-      <p className="muted text-[0.87rem]">
+      <p className="muted text-small">
         Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
         listen first.
       </p>
       <fieldset className="space-y-2">
-        <legend className="muted text-[0.87rem]">Groups, in order</legend>
+        <legend className="muted text-small">Groups, in order</legend>
         {head.groups.map((group, i) => (
           <div key={group.id} className="flex gap-2">
             <input
@@ -172,7 +172,7 @@ export function PlanForm({ plan, version, save }: Props) {
         setGood={setFleetGood}
       />
       {nameless && (
-        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding text-small" data-severity="error" role="alert">
           The plan and every group need a name.
         </p>
       )}

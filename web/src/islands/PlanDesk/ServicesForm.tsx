@@ -13,11 +13,11 @@ export function ServicesForm({ country, chosen, change }: Props) {
   if (services.length === 0) return null;
   return (
     <details>
-      <summary className="muted cursor-pointer text-[0.87rem]">
+      <summary className="muted cursor-pointer text-small">
         Services: {chosen.length === 0 ? 'all of the country' : `${chosen.length} chosen`}
       </summary>
-      <fieldset className="mt-1 grid grid-cols-2 gap-1 text-[0.93rem]">
-        <legend className="muted text-[0.87rem]">
+      <fieldset className="mt-1 grid grid-cols-2 gap-1 text-plain">
+        <legend className="muted text-small">
           Channels of others become a finding. None ticked means all.
         </legend>
         {services.map(({ id, title }) => (

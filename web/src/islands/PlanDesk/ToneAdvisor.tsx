@@ -43,7 +43,7 @@ function Advice({ channel, plan, devices: all, neighbours, save }: Props) {
   );
   const use = (tone: string) => save?.({ ...channel, transmitTone: tone, receiveTone: tone });
   return (
-    <div className="mt-2 space-y-3 text-[0.93rem]">
+    <div className="mt-2 space-y-3 text-plain">
       <p>{findingText(advice.policy.reason).what}</p>
       {advice.ranked.length === 0 ? (
         <p className="finding" data-severity="warning">
@@ -55,13 +55,13 @@ function Advice({ channel, plan, devices: all, neighbours, save }: Props) {
             <li key={tone} className="flex items-start justify-between gap-2">
               <span>
                 <strong className="font-mono">{toneWords(tone)}</strong>
-                <span className="muted block text-[0.87rem]">
+                <span className="muted block text-small">
                   {names
                     .map(({ title, tones }) => `${title}: ${shownOn(tones, tone) ?? 'not known'}`)
                     .join(', ')}
                 </span>
                 {reasons.map((reason) => (
-                  <span key={reason.code} className="block text-[0.87rem]">
+                  <span key={reason.code} className="block text-small">
                     {findingText(reason).what}
                   </span>
                 ))}
@@ -81,7 +81,7 @@ function Advice({ channel, plan, devices: all, neighbours, save }: Props) {
         </ol>
       )}
       {taken.length > 0 && (
-        <ul className="text-[0.87rem]">
+        <ul className="text-small">
           {taken.map(({ tone, reason }) => (
             <li key={tone}>
               Not <span className="font-mono">{toneWords(tone)}</span>: {findingText(reason).what}
@@ -89,7 +89,7 @@ function Advice({ channel, plan, devices: all, neighbours, save }: Props) {
           ))}
         </ul>
       )}
-      <p className="muted text-[0.87rem]">
+      <p className="muted text-small">
         {advice.excluded.length} tones are left out: not on every device, or used on this frequency here or
         near by.
         {!advice.split.possible && ` Split tones will not do for: ${advice.split.not.join(', ')}.`}

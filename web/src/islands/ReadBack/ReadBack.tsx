@@ -60,7 +60,7 @@ function ReadBackIsland({ description, wanted, settings, nickname, instead }: Pr
                   : `${result.differences.length} values differ`}
                 ; {result.same} places are right. Send once more, then read back again.
               </p>
-              <table className="mt-2 w-full text-left text-[0.93rem]">
+              <table className="mt-2 w-full text-left text-plain">
                 <thead>
                   <tr className="muted">
                     <th className="font-normal">Place</th>

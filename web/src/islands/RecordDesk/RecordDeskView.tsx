@@ -76,11 +76,11 @@ export function RecordDeskView(props: Props) {
           )}
       </section>
       {faults.map(({ path, says }) => (
-        <p key={path} className="finding text-[0.93rem]" data-severity="error" role="alert">
+        <p key={path} className="finding text-plain" data-severity="error" role="alert">
           {says}
         </p>
       ))}
-      <p className="muted max-w-3xl text-[0.93rem]">{HOW}</p>
+      <p className="muted max-w-3xl text-plain">{HOW}</p>
       <Task
         title="Go to that number"
         value={place}
@@ -107,7 +107,7 @@ export function RecordDeskView(props: Props) {
             sample={'2 ABC2\n3 DEF3'}
           />
           {at('/letters').length > 0 && (
-            <p className="finding text-[0.93rem]" data-severity="error" role="alert">
+            <p className="finding text-plain" data-severity="error" role="alert">
               Write a key, a blank, and its letters in their order, as 2 ABC2; one key a line.
             </p>
           )}
@@ -215,7 +215,7 @@ function ValueTask({ task, text, set, findings }: ValueProps) {
   const listId = useId();
   const value = (key: 'from' | 'to', title: string) => (
     <label className="block">
-      <span className="muted block text-[0.87rem]">{title}</span>
+      <span className="muted block text-small">{title}</span>
       <input
         className="input input-sm w-full font-mono"
         value={text[key]}
@@ -229,7 +229,7 @@ function ValueTask({ task, text, set, findings }: ValueProps) {
     <details open={text.lines !== ''} className="rounded border border-base-300 p-3">
       <summary className="cursor-pointer font-bold">
         {task.title}
-        <span className="muted ml-2 text-[0.87rem] font-normal">
+        <span className="muted ml-2 text-small font-normal">
           {text.lines === '' ? 'not recorded' : `${text.lines.trim().split('\n').length} lines`}
         </span>
       </summary>
@@ -267,7 +267,7 @@ function Task({ title, value, set, findings, sample }: TaskProps) {
   return (
     <div className="mt-2">
       <label className="block">
-        <span className="muted block text-[0.87rem]">{title}</span>
+        <span className="muted block text-small">{title}</span>
         <textarea
           className="textarea w-full font-mono"
           rows={Math.max(2, value.split('\n').length)}
@@ -296,5 +296,5 @@ function Task({ title, value, set, findings, sample }: TaskProps) {
 /** Which line of a task a finding is about. */
 function LineOf({ path }: { path: string }) {
   const line = /(?:\/place|\/steps)\/(\d+)/.exec(path)?.[1];
-  return line === undefined ? null : <span className="muted text-[0.87rem]">Line {Number(line) + 1}:</span>;
+  return line === undefined ? null : <span className="muted text-small">Line {Number(line) + 1}:</span>;
 }

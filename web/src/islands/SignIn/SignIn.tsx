@@ -1,7 +1,8 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { LabelledText } from '../../components/LabelledText';
 import type { Role } from '../../contract/roles';
 import { guarded } from '../../ui/guarded';
+import { forgetTyped } from '../../ui/typed';
 import { call, Refusal } from '../desk/api';
 import { Fault } from './fields';
 import { accessFault } from './words';
@@ -20,6 +21,8 @@ function SignInIsland({
   const [code, setCode] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  // A session that ended by itself left its words here.
+  useEffect(forgetTyped, []);
   const attempt = async (signIn: () => Promise<unknown>) => {
     setBusy(true);
     setFault(null);

@@ -1,10 +1,12 @@
 import { guarded } from '../../ui/guarded';
+import { forgetTyped } from '../../ui/typed';
 import { call } from '../desk/api';
 
 /** Ends this browser's session. */
 function SignOutIsland() {
   const out = async () => {
     await call('DELETE /api/session', {});
+    forgetTyped();
     window.location.assign('/sign-in');
   };
   return (

@@ -1,7 +1,7 @@
 /** What went wrong with a small form. */
 export function Fault({ text }: { text: string | null }) {
   return text === null ? null : (
-    <p className="finding text-[0.93rem]" data-severity="error" role="alert">
+    <p className="finding text-plain" data-severity="error" role="alert">
       {text}
     </p>
   );

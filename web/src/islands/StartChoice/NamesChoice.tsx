@@ -20,7 +20,7 @@ function NamesChoiceIsland({ unit, version, byPlan, presses, of }: Props) {
   const { failure, busy, choose } = useUnitChoice();
   const [names, setNames] = useState<Naming | 'plan'>(unit.names);
   return (
-    <div className="mt-2 text-[0.93rem]">
+    <div className="mt-2 text-plain">
       <p>
         {presses > 0
           ? `Names come last and take ${presses} of ${of} presses.`

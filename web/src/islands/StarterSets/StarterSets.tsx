@@ -33,7 +33,7 @@ function StarterSetsIsland({ planId, version, sets }: Props) {
   return (
     <div className="flex flex-wrap items-end gap-3">
       <label>
-        <span className="muted block text-[0.87rem]">A whole set into the plan, as a group of its own</span>
+        <span className="muted block text-small">A whole set into the plan, as a group of its own</span>
         <select
           className="select select-sm w-80"
           value={chosen}

@@ -99,7 +99,7 @@ export function FactForm({ held, addFact, me, today }: Props) {
       )}
       <LabelledText most={80} title="Who says so" value={source} set={setSource} />
       <label>
-        <span className="muted block text-[0.87rem]">On</span>
+        <span className="muted block text-small">On</span>
         <input
           type="date"
           className="input input-sm w-full"
@@ -108,7 +108,7 @@ export function FactForm({ held, addFact, me, today }: Props) {
         />
       </label>
       {fault && (
-        <p className="finding col-span-2 text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding col-span-2 text-small" data-severity="error" role="alert">
           {fault}
         </p>
       )}

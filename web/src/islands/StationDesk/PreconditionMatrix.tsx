@@ -18,7 +18,7 @@ export function PreconditionMatrix({ repeaters, people, matrix }: Props) {
     <section className="mb-6">
       <h2 className="border-b border-base-content/40 pb-1 font-bold">Who can use it</h2>
       <label className="my-2 block">
-        <span className="muted mr-2 text-[0.87rem]">Repeater</span>
+        <span className="muted mr-2 text-small">Repeater</span>
         <select
           className="select select-sm w-60"
           value={stationId}
@@ -30,13 +30,13 @@ export function PreconditionMatrix({ repeaters, people, matrix }: Props) {
             </option>
           ))}
         </select>
-        <span className="muted ml-3 text-[0.93rem]">
+        <span className="muted ml-3 text-plain">
           {ready} of {people.length} have all five
         </span>
       </label>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
       <section className="relative overflow-x-auto" tabIndex={0} aria-label="Who can use this repeater">
-        <table className="w-full min-w-2xl text-left text-[0.93rem]">
+        <table className="w-full min-w-2xl text-left text-plain">
           <thead>
             <tr className="muted">
               <th scope="col" className="py-1 pr-3 font-normal">
@@ -65,7 +65,7 @@ export function PreconditionMatrix({ repeaters, people, matrix }: Props) {
                   {PRECONDITIONS.map((key) => (
                     <Cell key={key} is={answers?.[key].is ?? 'unknown'} what={key} />
                   ))}
-                  <td className="text-[0.87rem]">{next ? NEXT_STEP_TEXT[next] : 'ready'}</td>
+                  <td className="text-small">{next ? NEXT_STEP_TEXT[next] : 'ready'}</td>
                 </tr>
               );
             })}
@@ -84,7 +84,7 @@ function Cell({ is, what }: { is: keyof typeof SIGN; what: Precondition }) {
       <span aria-hidden="true" className="mr-1 font-bold">
         {SIGN[is]}
       </span>
-      <span className="text-[0.87rem]">{ANSWER_TEXT[is]}</span>
+      <span className="text-small">{ANSWER_TEXT[is]}</span>
       <span className="sr-only">, {PRECONDITION_TEXT[what].word}</span>
     </td>
   );

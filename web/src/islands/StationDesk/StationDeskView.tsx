@@ -53,8 +53,8 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
                         onClick={() => mayLeave() && setOpenId(station.id)}
                       >
                         <span className="font-semibold">{station.name}</span>
-                        <span className="font-mono text-[0.93rem]">{frequencyText(station)}</span>
-                        <span className="muted text-[0.93rem]">
+                        <span className="font-mono text-plain">{frequencyText(station)}</span>
+                        <span className="muted text-plain">
                           {kind === 'repeater' ? PERMISSION_TEXT[station.permission.state] : ''}
                         </span>
                         <Marks station={station} findings={reviews.get(station.id)?.length ?? 0} />
@@ -83,9 +83,7 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
         ) : (
           <>
             <h2 className="text-lg font-bold">As a file</h2>
-            <p className="muted mb-2 text-[0.93rem]">
-              Choose a station on the left to see what is said of it.
-            </p>
+            <p className="muted mb-2 text-plain">Choose a station on the left to see what is said of it.</p>
             <a className="btn btn-outline btn-sm" href={address('GET /api/stations/geojson', {})} download>
               Save as GeoJSON
             </a>
@@ -121,7 +119,7 @@ function frequencyText(station: Station): string {
 function Marks({ station, findings }: { station: Station; findings: number }) {
   const status = knownFacts(station).get('status')?.fact.value;
   return (
-    <span className="text-right text-[0.87rem]">
+    <span className="text-right text-small">
       {status !== undefined && status !== 'on-air' && (
         <span className="muted">{String(status).replace('-', ' ')} </span>
       )}
@@ -160,7 +158,7 @@ function AddStation({ stations, setOpenId }: ReturnType<typeof useStationDesk>) 
       }}
     >
       <label>
-        <span className="muted block text-[0.87rem]">A new station</span>
+        <span className="muted block text-small">A new station</span>
         <input
           className="input input-sm w-56"
           maxLength={60}

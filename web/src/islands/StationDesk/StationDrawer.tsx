@@ -33,7 +33,7 @@ export function StationDrawer(props: Props) {
         <dl>
           {[...knownFacts(station)].map(([field, { fact, others }]) => (
             <div key={field} className="border-b border-base-300 py-1">
-              <dt className="muted text-[0.87rem]">{stationField(field)}</dt>
+              <dt className="muted text-small">{stationField(field)}</dt>
               {[fact, ...others].map((said, i) => (
                 <dd
                   key={`${said.source} ${said.on} ${String(said.value)}`}
@@ -41,7 +41,7 @@ export function StationDrawer(props: Props) {
                 >
                   <span>
                     <strong className={i > 0 ? 'font-normal' : ''}>{factText(said)}</strong>
-                    <span className="muted block text-[0.8rem]">
+                    <span className="muted block text-tiny">
                       {said.source}, {said.on === 'unknown' ? 'undated' : said.on}
                     </span>
                   </span>
@@ -91,12 +91,12 @@ function Control({ held, control, addControl, planId }: Props) {
   return (
     <section>
       <h3 className="muted font-semibold">In the plan</h3>
-      <p className="mb-2 text-[0.93rem]">
+      <p className="mb-2 text-plain">
         A scanner that follows networks needs the control channel of the tower that is heard here, and nothing
         else of it. Listen only.
       </p>
       {left === 0 ? (
-        <p className="text-[0.93rem]">
+        <p className="text-plain">
           <a className="link" href={`/plans/${planId}`}>
             All that are known are in the plan.
           </a>
@@ -137,7 +137,7 @@ function NameAndSite({ held, stations }: Props) {
       <LabelledText title="Name" value={name} set={setName} most={60} />
       <LabelledText title="Site: latitude, longitude" value={text} set={setText} most={40} />
       {fault && (
-        <p className="finding text-[0.87rem]" data-severity="error" role="alert">
+        <p className="finding text-small" data-severity="error" role="alert">
           {fault}
         </p>
       )}
@@ -177,7 +177,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
       />
       <div className="grid grid-cols-2 gap-2">
         <label>
-          <span className="muted block text-[0.87rem]">Who asked or was told</span>
+          <span className="muted block text-small">Who asked or was told</span>
           <input
             className="input input-sm w-full"
             value={permission.by}
@@ -188,7 +188,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
         <Day title="On" value={permission.on} set={(on) => change({ on })} />
         <Day title="Good until" value={permission.expires} set={(expires) => change({ expires })} />
         <label>
-          <span className="muted block text-[0.87rem]">Note</span>
+          <span className="muted block text-small">Note</span>
           <input
             className="input input-sm w-full"
             value={permission.note}
@@ -203,7 +203,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
       <details>
         <summary className="muted cursor-pointer">A text to ask with</summary>
         <textarea
-          className="textarea mt-1 h-44 w-full text-[0.93rem]"
+          className="textarea mt-1 h-44 w-full text-plain"
           readOnly
           value={request}
           aria-label="A text to ask with"
@@ -223,7 +223,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
 function Day({ title, value, set }: { title: string; value: string; set: (value: string) => void }) {
   return (
     <label>
-      <span className="muted block text-[0.87rem]">{title}</span>
+      <span className="muted block text-small">{title}</span>
       <input
         type="date"
         className="input input-sm w-full"
@@ -245,7 +245,7 @@ function Reports({ held, stations, people, today }: Props) {
   return (
     <section className="border-t border-base-300 pt-3">
       <h3 className="muted font-semibold">Who reached it</h3>
-      <ul className="text-[0.93rem]">
+      <ul className="text-plain">
         {held.value.reports.map((report) => (
           <li key={`${report.personId} ${report.on} ${report.reached}`}>
             {name(report.personId)} {report.reached ? 'reached it' : 'did not reach it'}, {report.on}

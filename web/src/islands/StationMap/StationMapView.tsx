@@ -38,14 +38,14 @@ export function StationMapView(props: Props) {
                   onClick={() => choose(station.id)}
                 >
                   <strong>{station.name}</strong>
-                  <span className="muted block text-[0.87rem]">
+                  <span className="muted block text-small">
                     {KIND_TEXT[station.kind].one}
                     {claim(station)}
                   </span>
                 </button>
                 {chosenId === station.id && (
                   <a
-                    className="link mb-1 ml-2 block text-[0.93rem]"
+                    className="link mb-1 ml-2 block text-plain"
                     href={`/plans/${planId}/stations?station=${station.id}`}
                   >
                     What is said of it
@@ -56,7 +56,7 @@ export function StationMapView(props: Props) {
           </ul>
           {sites.length === 0 && <p>No station has a site yet. Give one a site under Stations.</p>}
           {placeless.length > 0 && (
-            <p className="muted mt-2 text-[0.87rem]">
+            <p className="muted mt-2 text-small">
               Without a site: {placeless.map(({ name }) => name).join(', ')}.
             </p>
           )}

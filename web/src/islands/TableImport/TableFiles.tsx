@@ -10,7 +10,7 @@ export function TableFiles<K extends TableKind>(props: Omit<ImportProps<K>, 'clo
   const [importing, setImporting] = useState(false);
   return (
     <>
-      <span className="muted w-full text-[0.93rem]">
+      <span className="muted w-full text-plain">
         {`The ${THINGS[props.kind].many} as a table, for a spreadsheet or another program`}
       </span>
       <button type="button" className="btn btn-outline btn-sm" onClick={() => setImporting(true)}>

@@ -44,7 +44,7 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
       </p>
       <div className="mt-3 grid gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
         <textarea
-          className="textarea h-28 w-full font-mono text-[0.87rem]"
+          className="textarea h-28 w-full font-mono text-small"
           aria-label="The table as text"
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -68,11 +68,11 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
       )}
       {rows.length > 1 && (
         <fieldset className="mt-3 flex flex-wrap gap-3">
-          <legend className="muted text-[0.87rem]">What each column is</legend>
+          <legend className="muted text-small">What each column is</legend>
           {rows[0]?.map((title, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: columns are known by their place
             <label key={i}>
-              <span className="block max-w-40 truncate text-[0.87rem] font-semibold">
+              <span className="block max-w-40 truncate text-small font-semibold">
                 {title || `column ${i + 1}`}
               </span>
               <select

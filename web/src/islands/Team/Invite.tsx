@@ -27,7 +27,7 @@ export function Invite({
         }}
       >
         <label>
-          <span className="muted block text-[0.87rem]">Somebody of the roster</span>
+          <span className="muted block text-small">Somebody of the roster</span>
           <select
             className="select select-sm w-52"
             value={personId}
@@ -46,7 +46,7 @@ export function Invite({
           </select>
         </label>
         <label>
-          <span className="muted block text-[0.87rem]">Name</span>
+          <span className="muted block text-small">Name</span>
           <input
             className="input input-sm w-52"
             value={name}
@@ -55,7 +55,7 @@ export function Invite({
           />
         </label>
         <label>
-          <span className="muted block text-[0.87rem]">For what</span>
+          <span className="muted block text-small">For what</span>
           <select
             className="select select-sm w-60"
             value={role}

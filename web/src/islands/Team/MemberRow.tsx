@@ -13,8 +13,8 @@ export function MemberRow({ member, people, make, change }: Props) {
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 py-2">
       <span className="min-w-44 grow">
-        <strong>{member.name}</strong> <span className="muted font-mono text-[0.87rem]">{member.login}</span>
-        {member.secondFactor && <span className="muted text-[0.87rem]"> with codes</span>}
+        <strong>{member.name}</strong> <span className="muted font-mono text-small">{member.login}</span>
+        {member.secondFactor && <span className="muted text-small"> with codes</span>}
       </span>
       <select
         className="select select-sm w-36"

@@ -23,7 +23,7 @@ export function TeamDeskView(props: ReturnType<typeof useTeamDesk>) {
             <MemberRow key={member.accountId} member={member} {...props} />
           ))}
         </ul>
-        <dl className="muted mt-2 text-[0.87rem]">
+        <dl className="muted mt-2 text-small">
           {ROLES.map((role) => (
             <div key={role} className="flex gap-2">
               <dt className="w-24 shrink-0 font-semibold">{role}</dt>
@@ -36,7 +36,7 @@ export function TeamDeskView(props: ReturnType<typeof useTeamDesk>) {
       {link && <MadeLink {...link} />}
       <section>
         <h2 className="font-bold">Outbox</h2>
-        <p className="muted text-[0.93rem]">
+        <p className="muted text-plain">
           Mails that a mail server would have sent. None is connected; nothing leaves this machine.
         </p>
         {outbox.length === 0 && <p>Empty.</p>}
@@ -45,7 +45,7 @@ export function TeamDeskView(props: ReturnType<typeof useTeamDesk>) {
             <li key={id} className="border-b border-base-300 py-1.5">
               <strong>{subject}</strong> to {recipient}{' '}
               <span className="muted">{createdAt.slice(0, 16).replace('T', ' ')} UTC</span>
-              <span className="muted block break-all text-[0.87rem]">{body}</span>
+              <span className="muted block break-all text-small">{body}</span>
             </li>
           ))}
         </ul>
@@ -60,9 +60,7 @@ function MadeLink({ path, what }: { path: string; what: string }) {
   return (
     <section className="rounded border border-base-content bg-base-100 p-4" role="status">
       <h2 className="font-bold">{what}</h2>
-      <p className="muted text-[0.93rem]">
-        Shown this once. Pass it on yourself; who has it can use it, once.
-      </p>
+      <p className="muted text-plain">Shown this once. Pass it on yourself; who has it can use it, once.</p>
       <p className="mt-1 break-all font-mono">{address}</p>
       <button
         type="button"

@@ -1,0 +1,132 @@
+import type { Page } from '@playwright/test';
+import { axeFindings, expect, open, planPath, ready, test } from './support';
+
+const focused = (page: Page) =>
+  page.evaluate(() => document.activeElement?.id || document.activeElement?.tagName);
+
+for (const theme of ['chart', 'watch'])
+  test(`axe finds nothing on the page of all parts, open and closed, ${theme} theme`, async ({
+    page,
+    context,
+    baseURL,
+  }) => {
+    await context.addCookies([{ name: 'umbrex-theme', value: theme, url: baseURL ?? '' }]);
+    await open(page, '/kit');
+    await ready(page);
+    expect(await axeFindings(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Second' }).click();
+    expect(await axeFindings(page)).toEqual([]);
+  });
+
+test('a list is one stop, its drawer takes the focus and gives it back, and a part that stops leaves the rest', async ({
+  page,
+}) => {
+  await open(page, '/kit');
+  await ready(page);
+  const stops = () =>
+    page
+      .locator('[data-rows] [data-item] :is(a, button)')
+      .evaluateAll((all) => all.filter((one) => (one as HTMLElement).tabIndex === 0).length);
+  // The row and what stands in it.
+  expect(await stops()).toBe(2);
+  await page.locator('[data-row]').first().focus();
+  await page.keyboard.press('End');
+  expect(await focused(page)).toBe('kit-Third');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Second' })).toBeFocused();
+  await page.keyboard.press('Escape');
+  expect(await focused(page)).toBe('kit-Second');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('F6');
+  expect(await focused(page)).toBe('kit-Second');
+  // From the row too.
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Second' })).toHaveCount(0);
+  expect(await focused(page)).toBe('kit-Second');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Close the details' }).click();
+  expect(await focused(page)).toBe('kit-Second');
+  await page.getByRole('button', { name: 'Come to a stop' }).click();
+  await expect(page.getByRole('alert')).toContainText('came to a stop');
+  await expect(page.getByRole('heading', { name: 'The parts of the screens' })).toBeVisible();
+});
+
+test('words that nobody saved are asked about before they are left', async ({ page }) => {
+  await open(page, `${await planPath(page)}/people`);
+  await ready(page);
+  await page.getByRole('button', { name: 'Vera Lintott' }).click();
+  await page.getByRole('textbox', { name: 'Note', exact: true }).fill('half a word');
+  let asked = 0;
+  const answer = { leave: false };
+  page.on('dialog', (dialog) => {
+    asked++;
+    void (answer.leave ? dialog.accept() : dialog.dismiss());
+  });
+  await page.getByRole('button', { name: 'Tomas Ekrem' }).click();
+  await expect(page.getByRole('heading', { name: 'Vera Lintott' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toHaveValue('half a word');
+  expect(asked).toBeGreaterThanOrEqual(1);
+  answer.leave = true;
+  await page.getByRole('button', { name: 'Tomas Ekrem' }).click();
+  await expect(page.getByRole('heading', { name: 'Tomas Ekrem' })).toBeVisible();
+});
+
+test('what is wrong in a form stands at its field, which takes the focus', async ({ page }) => {
+  await open(page, `${await planPath(page)}/people`);
+  await ready(page);
+  await page.getByRole('button', { name: 'Vera Lintott' }).click();
+  const name = page.getByRole('textbox', { name: 'Name', exact: true });
+  await name.fill('');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(name).toBeFocused();
+  await expect(name).toHaveAttribute('aria-invalid', 'true');
+  await expect(name).toHaveAccessibleDescription('The name is empty or too long.');
+  page.on('dialog', (dialog) => void dialog.accept());
+});
+
+test('from a channel in the list to the first field of its form are at most fifteen steps of Tab', async ({
+  page,
+}) => {
+  await open(page, await planPath(page));
+  await ready(page);
+  await page.locator('[data-row]').first().focus();
+  await page.keyboard.press('Enter');
+  let steps = 0;
+  while ((await focused(page)) !== 'name' && steps < 40) {
+    await page.keyboard.press('Tab');
+    steps++;
+  }
+  expect(steps).toBeLessThanOrEqual(15);
+});
+
+test('where somebody has few colours of their own, shapes are drawn in the colour of words', async ({
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await open(page, `${await planPath(page)}/fit`);
+  await ready(page);
+  const [shape, words] = await page.evaluate(() => {
+    const svg = document.querySelector('[id^="cell-"] svg');
+    const button = svg?.closest('button') ?? document.body;
+    return [svg && getComputedStyle(svg).color, getComputedStyle(button).color];
+  });
+  expect(shape).toBe(words);
+});
+
+test('the system’s preference for dark stands until somebody chooses', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, '/kit');
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const dark = await ground();
+  await page.emulateMedia({ colorScheme: 'light' });
+  const light = await ground();
+  expect(dark).not.toBe(light);
+  await open(page, await planPath(page));
+  await ready(page);
+  await page.getByRole('button', { name: /Day or night/ }).click();
+  expect(await ground()).toBe(dark);
+  await page.reload();
+  expect(await ground()).toBe(dark);
+});
