@@ -11,7 +11,8 @@ test('people: added, changed with a licence, found, and a wrong place is said at
   await page.getByLabel('Ends on').fill('2034-01-31');
   await page.getByLabel(/Usual place/).fill('somewhere');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('latitude, longitude');
+  await expect(page.getByLabel(/Usual place/)).toHaveAccessibleDescription(/latitude, longitude/);
+  await expect(page.getByLabel(/Usual place/)).toBeFocused();
   await page.getByLabel(/Usual place/).fill('41.2837, -38.5012');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Kari Fell is saved.')).toBeVisible();

@@ -39,7 +39,9 @@ export const test = base.extend<{ role: DemoRole; signedIn: undefined; quiet: un
         // A refused edit (409) or a bad file (400) is said by the browser itself, and is what those tests are about; so is a network that is cut.
         if (
           ['error', 'warning'].includes(message.type()) &&
-          !/status of (400|401|403|404|409)|ERR_INTERNET_DISCONNECTED/.test(message.text())
+          !/status of (400|401|403|404|409)|ERR_INTERNET_DISCONNECTED|came to a stop on purpose/.test(
+            message.text(),
+          )
         )
           said.push(message.text());
       });

@@ -5,8 +5,13 @@ import { mayLeave } from './unsaved';
 interface Props {
   /** What stands in it while nothing is open. */
   label: string;
-  /** What is open; `null` while nothing is. */
-  opened: { readonly key: string; readonly title: string; readonly sub?: string | undefined } | null;
+  /** What is open, and how its drawer is called where that is not by its title; `null` while nothing is. */
+  opened: {
+    readonly key: string;
+    readonly title: string;
+    readonly sub?: string | undefined;
+    readonly label?: string;
+  } | null;
   /** The row it was opened from: there the focus goes back to. */
   rowId: (key: string) => string;
   close: () => void;
@@ -64,7 +69,7 @@ export function Drawer({ label, opened, rowId, close, follows = false, children 
   return (
     <aside
       ref={body}
-      aria-label={opened ? `Details of ${opened.title}` : label}
+      aria-label={opened ? (opened.label ?? `Details of ${opened.title}`) : label}
       className={`border-base-300 bg-base-100 p-5 lg:sticky lg:top-[4.3rem] lg:h-[calc(100vh-4.3rem)] lg:overflow-y-auto lg:border-l ${opened ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:max-h-[75vh] max-lg:overflow-y-auto max-lg:border-t-2 max-lg:border-base-content max-lg:pb-20 max-lg:shadow-2xl' : 'max-lg:border-t'}`}
     >
       {opened && (

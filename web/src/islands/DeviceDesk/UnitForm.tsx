@@ -1,9 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { numbersText, readNumbers } from '@umbrex/core/fields';
+import { numbersText, readNumbers, THINGS } from '@umbrex/core/fields';
 import { type Unit, type UnitInput, UnitSchema } from '@umbrex/core/model';
-import type { ReactNode } from 'react';
-import { useForm } from 'react-hook-form';
+import { type UseFormReturn, useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';
+import { ChoiceField, LineField, named } from '../../ui/bound';
+import { mayLeave, useUnsaved } from '../../ui/unsaved';
 import type { Kind } from './useDeviceDesk';
 
 interface Props {
@@ -31,145 +32,61 @@ const INTAKE = [
   ['reset', 'Reset to factory'],
 ] as const;
 
+const { fields: UNIT } = THINGS.unit;
+const HOLDS = [
+  ['unknown', 'nobody has looked'],
+  ['factory', 'as from the factory'],
+  ['plan', 'this group’s channels'],
+  ['other', 'something of its own'],
+] as const;
+/** An empty day is one that nobody knows, an empty choice none. */
+const ORDAY = { setValueAs: (value: string) => value || 'unknown' };
+const ORNONE = { setValueAs: (value: string | null) => value || null };
+const LINES = ['fleetId', 'accessories'] as const;
+
 /** The fields of one device: the ones that a list needs, and when it is opened all of them. */
 export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, action }: Props) {
-  const { register, handleSubmit, formState, reset, watch } = useForm<UnitInput, unknown, Unit>({
+  const form = useForm<UnitInput, unknown, Unit>({
     resolver: zodResolver(UnitSchema),
     defaultValues: unit,
   });
-  const { errors, isSubmitting } = formState;
-  const full = cancel !== undefined;
+  const { handleSubmit, formState, reset } = form;
+  const isFull = cancel !== undefined;
+  useUnsaved(isFull && formState.isDirty);
   const submit = async (next: Unit) => {
-    if ((await save(next)) && !full) reset(unit);
+    if ((await save(next)) && !isFull) reset(unit);
   };
-  const fault = Object.keys(errors)[0];
-  const picked = kinds.find((kind) => kind.id === watch('descriptionId'))?.pickedTones;
-  const text = (name: 'nickname' | 'holder' | 'serial' | 'firmware' | 'fleetId' | 'accessories' | 'note') => (
-    <input className="input input-sm w-full" {...register(name)} aria-invalid={errors[name] !== undefined} />
-  );
-  const one = (name: 'personId' | 'carries' | 'roleId', none: string, choices: Props['people']) => (
-    <select
-      className="select select-sm w-full"
-      {...register(name, { setValueAs: (value: string | null) => value || null })}
-    >
-      <option value="">{none}</option>
-      {choices.map((choice) => (
-        <option key={choice.id} value={choice.id}>
-          {choice.name}
-        </option>
-      ))}
-    </select>
-  );
+  const fault = Object.keys(formState.errors)[0];
   return (
     <form
-      className={`grid items-end gap-3 sm:grid-cols-3 ${full ? 'lg:grid-cols-4' : 'lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]'}`}
+      className={`grid items-end gap-3 sm:grid-cols-3 ${isFull ? 'lg:grid-cols-4' : 'lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]'}`}
       onSubmit={handleSubmit(submit)}
       noValidate
     >
-      <Labelled title="Kind of device">
-        <select className="select select-sm w-full" {...register('descriptionId')}>
-          {kinds.map((kind) => (
-            <option key={kind.id} value={kind.id}>
-              {kind.title}
-            </option>
-          ))}
-        </select>
-      </Labelled>
-      <Labelled title="Nickname">{text('nickname')}</Labelled>
-      <Labelled title="Holder">{one('personId', 'nobody of the roster', people)}</Labelled>
-      <Labelled title="or kept at">{text('holder')}</Labelled>
-      <Labelled title="Serial">{text('serial')}</Labelled>
-      <Labelled title="Firmware">{text('firmware')}</Labelled>
-      {full && (
-        <>
-          <Labelled title="Fleet ID">{text('fleetId')}</Labelled>
-          <Labelled title="Accessories">{text('accessories')}</Labelled>
-          <Labelled title="Battery changed">
-            <input
-              type="date"
-              className="input input-sm w-full"
-              {...register('batteryChanged', {
-                setValueAs: (value: string) => value || 'unknown',
-              })}
-            />
-          </Labelled>
-          {kinds.find((kind) => kind.id === watch('descriptionId'))?.alerts && (
-            <Labelled title="Weekly test heard">
-              <input
-                type="date"
-                className="input input-sm w-full"
-                {...register('testHeard', { setValueAs: (value: string) => value || 'unknown' })}
-              />
-            </Labelled>
-          )}
-          {kinds.find((kind) => kind.id === watch('descriptionId'))?.repeats && (
-            <Labelled title="Carries">{one('carries', 'nobody has said', pairs)}</Labelled>
-          )}
-          {teams.length > 0 && (
-            <Labelled title="Set up for">{one('roleId', 'no role of its own', teams)}</Labelled>
-          )}
-          <Labelled title="Kept numbers">
-            <input
-              className="input input-sm w-full"
-              placeholder="40-44, 60"
-              defaultValue={numbersText(unit.keeps ?? [])}
-              {...register('keeps', {
-                setValueAs: (value: string | number[]) =>
-                  typeof value === 'string' ? readNumbers(value) : value,
-              })}
-            />
-          </Labelled>
-          <Labelled title="Holds now">
-            <select className="select select-sm w-full" {...register('holds.what')}>
-              <option value="unknown">nobody has looked</option>
-              <option value="factory">as from the factory</option>
-              <option value="plan">this group’s channels</option>
-              <option value="other">something of its own</option>
-              {unit.holds?.what === 'read' && <option value="read">what was read of it</option>}
-            </select>
-          </Labelled>
-          <Labelled title="Since">
-            <input
-              type="date"
-              className="input input-sm w-full"
-              {...register('holds.on', { setValueAs: (value: string) => value || 'unknown' })}
-            />
-          </Labelled>
-          {picked && (
-            <Labelled title="Tone picked by hand">
-              <select className="select select-sm w-full" {...register('pickedTone')}>
-                <option value="unknown">nobody has looked</option>
-                <option value="off">none</option>
-                {picked.map((tone) => (
-                  <option key={tone} value={tone}>
-                    {toneWords(tone)}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
-          )}
-          <Labelled title="Note">{text('note')}</Labelled>
-          <fieldset className="col-span-full flex flex-wrap gap-3">
-            <legend className="muted text-small">When an old set comes in</legend>
-            {INTAKE.map(([key, title]) => (
-              <label key={key} className="flex items-center gap-2 text-plain">
-                {title}
-                <select className="select select-xs w-28" {...register(`intake.${key}`)}>
-                  <option value="unknown">not looked</option>
-                  <option value="good">good</option>
-                  <option value="bad">bad</option>
-                </select>
-              </label>
-            ))}
-          </fieldset>
-        </>
-      )}
+      <ChoiceField
+        form={form}
+        name="descriptionId"
+        title="Kind of device"
+        choices={kinds.map(({ id, title }) => [id, title])}
+      />
+      <LineField form={form} name="nickname" title={UNIT.nickname.column} fault={said('nickname', fault)} />
+      <ChoiceField
+        form={form}
+        name="personId"
+        title={UNIT.personId.column}
+        choices={named(people, 'nobody of the roster')}
+        options={ORNONE}
+      />
+      <LineField form={form} name="holder" title="or kept at" />
+      <LineField form={form} name="serial" title={UNIT.serial.column} />
+      <LineField form={form} name="firmware" title={UNIT.firmware.column} fault={said('firmware', fault)} />
+      {isFull && <More form={form} unit={unit} kinds={kinds} pairs={pairs} teams={teams} />}
       <div className="flex gap-2">
-        <button type="submit" className="btn btn-primary btn-sm" disabled={isSubmitting}>
+        <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
           {action}
         </button>
         {cancel && (
-          <button type="button" className="btn btn-ghost btn-sm" onClick={cancel}>
+          <button type="button" className="btn btn-ghost btn-sm" onClick={() => mayLeave() && cancel()}>
             Cancel
           </button>
         )}
@@ -183,12 +100,95 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
   );
 }
 
-function Labelled({ title, children }: { title: string; children: ReactNode }) {
+const said = (name: string, fault: string | undefined) => (fault === name ? FAULTS[name] : undefined);
+
+/** What is asked of a device once it is opened. */
+function More({
+  form,
+  unit,
+  kinds,
+  pairs,
+  teams,
+}: Pick<Props, 'unit' | 'kinds' | 'pairs' | 'teams'> & {
+  form: UseFormReturn<UnitInput, unknown, Unit>;
+}) {
+  const kind = kinds.find(({ id }) => id === form.watch('descriptionId'));
   return (
-    // biome-ignore lint/a11y/noLabelWithoutControl: the control is the child
-    <label className="block">
-      <span className="muted block text-small">{title}</span>
-      {children}
-    </label>
+    <>
+      {LINES.map((name) => (
+        <LineField key={name} form={form} name={name} title={UNIT[name].column} />
+      ))}
+      <LineField
+        form={form}
+        name="batteryChanged"
+        title={UNIT.batteryChanged.column}
+        type="date"
+        options={ORDAY}
+      />
+      {kind?.alerts && (
+        <LineField form={form} name="testHeard" title="Weekly test heard" type="date" options={ORDAY} />
+      )}
+      {kind?.repeats && (
+        <ChoiceField
+          form={form}
+          name="carries"
+          title={UNIT.carries.column}
+          choices={named(pairs, 'nobody has said')}
+          options={ORNONE}
+        />
+      )}
+      {teams.length > 0 && (
+        <ChoiceField
+          form={form}
+          name="roleId"
+          title={UNIT.roleId.column}
+          choices={named(teams, 'no role of its own')}
+          options={ORNONE}
+        />
+      )}
+      <LineField
+        form={form}
+        name="keeps"
+        title={UNIT.keeps.column}
+        placeholder="40-44, 60"
+        initial={numbersText(unit.keeps ?? [])}
+        options={{
+          setValueAs: (value: string | number[]) => (typeof value === 'string' ? readNumbers(value) : value),
+        }}
+      />
+      <ChoiceField
+        form={form}
+        name="holds.what"
+        title={UNIT.holds.column}
+        choices={unit.holds?.what === 'read' ? [...HOLDS, ['read', 'what was read of it']] : HOLDS}
+      />
+      <LineField form={form} name="holds.on" title="Since" type="date" options={ORDAY} />
+      {kind?.pickedTones && (
+        <ChoiceField
+          form={form}
+          name="pickedTone"
+          title="Tone picked by hand"
+          choices={[
+            ['unknown', 'nobody has looked'],
+            ['off', 'none'],
+            ...kind.pickedTones.map((tone) => [tone, toneWords(tone)] as const),
+          ]}
+        />
+      )}
+      <LineField form={form} name="note" title={UNIT.note.column} />
+      <fieldset className="col-span-full flex flex-wrap gap-3">
+        <legend className="muted text-small">When an old set comes in</legend>
+        {INTAKE.map(([key, title]) => (
+          <label key={key} className="flex items-center gap-2 text-plain">
+            {title}
+            <select className="select select-xs w-28" {...form.register(`intake.${key}`)}>
+              <option value="unknown">not looked</option>
+              <option value="good">good</option>
+              <option value="bad">bad</option>
+            </select>
+          </label>
+        ))}
+      </fieldset>
+    </>
   );
 }

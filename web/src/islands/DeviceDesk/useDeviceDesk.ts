@@ -2,7 +2,7 @@ import type { Finding } from '@umbrex/core/findings';
 import type { Naming, Person, PlanHead, Unit } from '@umbrex/core/model';
 import { useMemo, useState } from 'react';
 import type { Versioned } from '../../contract/things';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText, newerOf, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { useHeld } from '../desk/useHeld';
 
@@ -155,13 +155,14 @@ export function useDeviceDesk(initial: Initial) {
       setIsTaken(true);
       setImportFindings(findings);
     } catch (error) {
+      const there = newerOf<Versioned<{ id: string; title: string } | null>>(error);
       if (error instanceof SyntaxError)
         setImportFindings([
           { code: 'document-not-json', severity: 'error', path: '', detail: error.message },
         ]);
       else if (error instanceof Refusal && error.findings.length > 0) setImportFindings(error.findings);
-      else if (error instanceof Refusal && error.status === 409) {
-        const { version, value } = error.current as Versioned<{ id: string; title: string } | null>;
+      else if (there) {
+        const { version, value } = there.current;
         const { id, title } = value ?? (document as { id: string; title: string });
         const sets = units.filter(({ unit }) => unit.descriptionId === id).length;
         setReplacing({ id, title, document, version, sets });

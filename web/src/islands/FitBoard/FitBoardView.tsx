@@ -43,6 +43,7 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
           opened={{
             key: cellId(place),
             title: `${channel.name} × ${column.title}`,
+            label: `Reasons for ${channel.name} on ${column.title}`,
             sub: column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`,
           }}
           rowId={cellOf}

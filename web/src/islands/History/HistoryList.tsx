@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { guarded } from '../../ui/guarded';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 
 export interface HistoryEntry {
@@ -25,10 +25,7 @@ function HistoryListIsland({ entries }: { entries: readonly HistoryEntry[] }) {
       window.location.reload();
     } catch (error) {
       $notice.set({
-        text:
-          error instanceof Refusal && error.status === 409
-            ? 'The same thing was changed since. Undo that first.'
-            : failureText(error),
+        text: failureText(error, 'The same thing was changed since. Undo that first.'),
         kind: 'failed',
       });
       setBusy(null);

@@ -3,7 +3,7 @@ import { type Mark, MarkSchema } from '@umbrex/core/model';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { guarded } from '../../ui/guarded';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText } from '../desk/api';
 
 interface Props {
   descriptionId: string;
@@ -33,9 +33,10 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
       window.location.reload();
     } catch (error) {
       setFailure(
-        error instanceof Refusal && error.status === 409
-          ? 'Somebody marked this kind of set meanwhile. Load the page again to see their word, then add yours.'
-          : failureText(error),
+        failureText(
+          error,
+          'Somebody marked this kind of set meanwhile. Load the page again to see their word, then add yours.',
+        ),
       );
     }
   };

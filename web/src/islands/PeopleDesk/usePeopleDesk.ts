@@ -1,7 +1,7 @@
 import type { Person, Team, Unit } from '@umbrex/core/model';
 import { useMemo, useState } from 'react';
 import type { SentTo } from '../../contract/routes';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
 
@@ -63,10 +63,10 @@ export function usePeopleDesk(props: PeopleProps) {
       window.location.reload();
     } catch (error) {
       $notice.set({
-        text:
-          error instanceof Refusal && error.status === 409
-            ? 'Somebody changed one of them meanwhile; nothing was changed. Load the page again.'
-            : failureText(error),
+        text: failureText(
+          error,
+          'Somebody changed one of them meanwhile; nothing was changed. Load the page again.',
+        ),
         kind: 'failed',
       });
     }

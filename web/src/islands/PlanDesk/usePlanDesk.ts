@@ -5,7 +5,7 @@ import { aliasesOf } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { mayLeave } from '../../ui/unsaved';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText, newerOf, Refusal } from '../desk/api';
 import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
 import type { RosterPerson } from './MayTransmit';
 
@@ -101,11 +101,12 @@ export function usePlanDesk(
     } catch (error) {
       $notice.set({
         text:
-          error instanceof Refusal && error.status === 409
-            ? (error.current as { last?: string } | null)?.last
-              ? 'This is the only plan. Make or bring in another one first.'
-              : 'Somebody changed the plan meanwhile. Load it again, then delete it if you still want to.'
-            : failureText(error),
+          newerOf<{ last?: string } | null>(error)?.current?.last !== undefined
+            ? 'This is the only plan. Make or bring in another one first.'
+            : failureText(
+                error,
+                'Somebody changed the plan meanwhile. Load it again, then delete it if you still want to.',
+              ),
         kind: 'failed',
       });
     }

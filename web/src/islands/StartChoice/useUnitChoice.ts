@@ -1,6 +1,6 @@
 import type { Unit } from '@umbrex/core/model';
 import { useState } from 'react';
-import { call, failureText, Refusal } from '../desk/api';
+import { call, failureText } from '../desk/api';
 
 export interface HeldUnit {
   readonly unit: Unit;
@@ -30,9 +30,7 @@ export function useUnitChoice() {
     } catch (error) {
       setBusy(false);
       setFailure(
-        error instanceof Refusal && error.status === 409
-          ? 'Somebody changed one of these sets meanwhile. Load the page again, then choose.'
-          : failureText(error),
+        failureText(error, 'Somebody changed one of these sets meanwhile. Load the page again, then choose.'),
       );
     }
   };

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Role } from '../../contract/roles';
 import type { SentTo } from '../../contract/routes';
 import type { Mail } from '../../contract/team';
-import { call, Refusal } from '../desk/api';
+import { call, newerOf } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { accessFault } from '../SignIn/words';
 
@@ -29,9 +29,9 @@ export function useTeamDesk(props: TeamProps) {
   const [link, setLink] = useState<{ path: string; what: string } | null>(null);
   const [outbox, setOutbox] = useState(props.outbox);
   const fail = (error: unknown) => {
-    const refused = error instanceof Refusal && error.status === 409 ? error.current : null;
+    const refused = newerOf<object>(error);
     $notice.set({
-      text: refused === null ? accessFault(error) : 'belongs' in (refused as object) ? ELSEWHERE : LAST,
+      text: !refused ? accessFault(error) : 'belongs' in refused.current ? ELSEWHERE : LAST,
       kind: 'failed',
     });
   };

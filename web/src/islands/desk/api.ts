@@ -80,9 +80,17 @@ async function ask<R extends RouteName>(
   throw new Refusal(response.status, findings, current, error);
 }
 
+/** What stands there now, where somebody else was first; `undefined` for every other error. */
+export function newerOf<T>(error: unknown): { readonly current: T } | undefined {
+  return error instanceof Refusal && error.status === 409 ? { current: error.current as T } : undefined;
+}
+
+/** Whether what was to be changed is no longer there. */
+export const isGone = (error: unknown) => error instanceof Refusal && error.status === 404;
+
 /** A sentence for an error that stopped an action. @param stale what is said where somebody else was first */
 export function failureText(error: unknown, stale?: string): string {
-  if (stale !== undefined && error instanceof Refusal && error.status === 409) return stale;
+  if (stale !== undefined && newerOf(error)) return stale;
   if (error instanceof NoAnswer)
     return 'The server does not answer. What you wrote is still here; try again.';
   if (error instanceof Refusal && error.status === 503)

@@ -5,7 +5,7 @@ import { atom } from 'nanostores';
 import type { PlanState } from '../../contract/routes';
 import type { Versioned } from '../../contract/things';
 import { boardInWorker } from '../../workers/fitClient';
-import { call, failureText, Refusal } from './api';
+import { call, failureText, isGone, newerOf } from './api';
 
 /** What the islands of a page share: the plan with its versions, the fleet, and the board computed from them. */
 export interface DeskState {
@@ -154,12 +154,10 @@ export async function saveChannel(channel: Channel, version?: number): Promise<b
         keepTheirs: () => reloadPlan(desk.plan.id),
         keepMine: () => saveChannel(channel, at),
       });
-    if (error instanceof Refusal && error.status === 409) {
-      const current = error.current as Versioned<Channel | null>;
-      clash(current.value, current.version);
-    } else if (error instanceof Refusal && error.status === 404) {
-      clash(null, 0);
-    } else fail(failureText(error));
+    const first = newerOf<Versioned<Channel | null>>(error);
+    if (first) clash(first.current.value, first.current.version);
+    else if (isGone(error)) clash(null, 0);
+    else fail(failureText(error));
     return false;
   }
 }
@@ -178,12 +176,13 @@ export async function deleteChannel(channel: Channel): Promise<boolean> {
     $notice.set({ text: `${channel.name} is deleted.`, kind: 'done', editId });
     return true;
   } catch (error) {
-    if (error instanceof Refusal && error.status === 409) {
-      await reloadPlan(desk.plan.id).catch(() => undefined);
-      fail(
+    if (newerOf(error)) await reloadPlan(desk.plan.id).catch(() => undefined);
+    fail(
+      failureText(
+        error,
         'Somebody changed this channel meanwhile. The newer one is shown; delete it again if you still want to.',
-      );
-    } else fail(failureText(error));
+      ),
+    );
     return false;
   }
 }
@@ -203,9 +202,10 @@ export async function reorder(channels: readonly Channel[]): Promise<void> {
   } catch (error) {
     await reloadPlan(desk.plan.id).catch(() => undefined);
     fail(
-      error instanceof Refusal && error.status === 409
-        ? 'Somebody changed the plan meanwhile. The newer order is shown; move the channel again.'
-        : failureText(error),
+      failureText(
+        error,
+        'Somebody changed the plan meanwhile. The newer order is shown; move the channel again.',
+      ),
     );
   }
 }
@@ -226,10 +226,7 @@ export async function savePlanHead(head: PlanHead, version?: number): Promise<bo
     });
     return true;
   } catch (error) {
-    const current =
-      error instanceof Refusal && error.status === 409
-        ? (error.current as Versioned<PlanHead | null> | null)
-        : null;
+    const current = newerOf<Versioned<PlanHead | null> | null>(error)?.current;
     if (!current?.value) {
       fail(failureText(error));
       return false;
@@ -257,11 +254,9 @@ export async function undo(editId: string): Promise<void> {
     document.dispatchEvent(new CustomEvent('umbrex:undone'));
   } catch (error) {
     fail(
-      error instanceof Refusal && error.status === 409
-        ? 'It was changed again since, so it stays as it is.'
-        : error instanceof Refusal && error.status === 404
-          ? 'It was undone already.'
-          : failureText(error),
+      isGone(error)
+        ? 'It was undone already.'
+        : failureText(error, 'It was changed again since, so it stays as it is.'),
     );
   }
 }

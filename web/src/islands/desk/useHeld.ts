@@ -2,7 +2,7 @@ import { type Names, THINGS } from '@umbrex/core/fields';
 import type { Net, Person, Station, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import type { Versioned } from '../../contract/things';
-import { call, failureText, Refusal } from './api';
+import { call, failureText, isGone, newerOf, Refusal } from './api';
 import { $conflict, $notice } from './deskStore';
 
 /** A thing with the version that an edit must name. */
@@ -39,11 +39,6 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
   const titleOf = THINGS[kind].nameOf as (value: T) => string;
   const at = (id: string) => ({ id, unitId: id });
   const [held, setHeld] = useState(initial);
-  const newer = (error: Refusal): Held<T> | null => {
-    const current = error.current as { value: T | null; version: number } | null;
-    return current?.value ? { value: current.value, version: current.version } : null;
-  };
-
   // An edit undone from the notice is not in this list yet: fetch the page anew.
   useEffect(() => {
     const anew = () => window.location.reload();
@@ -64,11 +59,13 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
       $notice.set({ text, kind: 'done', ...(editId && { editId }) });
       return true;
     } catch (error) {
-      if (error instanceof Refusal && error.status === 409 && clash) clash(newer(error));
-      else if (error instanceof Refusal && error.status === 404 && clash) clash(null);
-      else if (error instanceof Refusal && error.status === 409) {
-        const current = newer(error);
-        if (current) keep(current);
+      const first = newerOf<Versioned<T | null> | null>(error);
+      const now = first?.current?.value
+        ? { value: first.current.value, version: first.current.version }
+        : null;
+      if ((first || isGone(error)) && clash) clash(now);
+      else if (first) {
+        if (now) keep(now);
         $notice.set({
           text: 'Somebody changed this meanwhile. The newer state is shown; look at it, then do it again.',
           kind: 'failed',

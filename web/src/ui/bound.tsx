@@ -1,0 +1,104 @@
+import { type ReactNode, useId } from 'react';
+import type { FieldPath, FieldValues, RegisterOptions, UseFormReturn } from 'react-hook-form';
+
+/* Fields of a form that react-hook-form keeps: a title above, what is wrong below, and the two tied together. */
+
+interface Bound<F extends FieldValues> {
+  // biome-ignore lint/suspicious/noExplicitAny: what a form hands on when it is sent is its own
+  form: UseFormReturn<F, any, any>;
+  name: FieldPath<F>;
+  title: string;
+  /** What is wrong, where the form does not say it under this name. */
+  fault?: string | undefined;
+  options?: RegisterOptions<F>;
+}
+
+/** What ties a control to its title and its fault. */
+function useBound<F extends FieldValues>({ form, name, fault, options }: Bound<F>) {
+  const id = useId();
+  const said = fault ?? form.getFieldState(name, form.formState).error?.message;
+  const control = {
+    id,
+    ...form.register(name, options as never),
+    'aria-invalid': said !== undefined,
+    ...(said !== undefined && { 'aria-describedby': `${id}-fault` }),
+  };
+  return { id, said, control };
+}
+
+function Titled({
+  id,
+  title,
+  said,
+  children,
+}: {
+  id: string;
+  title: string;
+  said: string | undefined;
+  children: ReactNode;
+}) {
+  return (
+    <div>
+      <label htmlFor={id} className="muted block text-small">
+        {title}
+      </label>
+      {children}
+      {said !== undefined && (
+        <p id={`${id}-fault`} className="finding mt-1 text-small" data-severity="error" role="alert">
+          {said}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A line of text, in figures' letters where it holds figures; or a day. */
+export function LineField<F extends FieldValues>({
+  figures = false,
+  type = 'text',
+  placeholder,
+  initial,
+  ...bound
+}: Bound<F> & { figures?: boolean; type?: 'text' | 'date'; placeholder?: string; initial?: string }) {
+  const { id, said, control } = useBound(bound);
+  return (
+    <Titled id={id} title={bound.title} said={said}>
+      <input
+        type={type}
+        className={`input input-sm w-full ${figures ? 'font-mono' : ''}`}
+        placeholder={placeholder}
+        defaultValue={initial}
+        {...(figures && { inputMode: 'decimal' as const })}
+        {...control}
+      />
+    </Titled>
+  );
+}
+
+/** One of several. @param choices each with its words; one that cannot be chosen now is shown all the same */
+export function ChoiceField<F extends FieldValues>({
+  choices,
+  ...bound
+}: Bound<F> & { choices: readonly (readonly [value: string, words: string, isOff?: boolean])[] }) {
+  const { id, said, control } = useBound(bound);
+  return (
+    <Titled id={id} title={bound.title} said={said}>
+      <select className="select select-sm w-full" {...control}>
+        {choices.map(([value, words, isOff = false]) => (
+          <option key={value} value={value} disabled={isOff}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </Titled>
+  );
+}
+
+/** What has a name, as choices; with words for none of them. */
+export function named(
+  list: readonly { readonly id: string; readonly name: string }[],
+  none?: string,
+): (readonly [string, string])[] {
+  const all = list.map(({ id, name }) => [id, name] as const);
+  return none === undefined ? all : [['', none] as const, ...all];
+}
