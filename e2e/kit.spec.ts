@@ -94,7 +94,8 @@ test('from a channel in the list to the first field of its form are at most fift
   await page.locator('[data-row]').first().focus();
   await page.keyboard.press('Enter');
   let steps = 0;
-  while ((await focused(page)) !== 'name' && steps < 40) {
+  const name = page.getByRole('textbox', { name: 'Name', exact: true });
+  while (!(await name.evaluate((one) => one === document.activeElement)) && steps < 40) {
     await page.keyboard.press('Tab');
     steps++;
   }

@@ -127,23 +127,8 @@ export type Plan = z.infer<typeof PlanSchema>;
 
 /** A plan without its format, id and channels: what is edited as one. */
 export function headOf(plan: PlanHead): PlanHead {
-  const { name, country, receivePolicy, resumeDelay, groups, licensed, services } = plan;
-  const { numbering, alerts, fleet, setup, roleSetup, naming } = plan;
-  return {
-    name,
-    country,
-    receivePolicy,
-    resumeDelay,
-    groups,
-    licensed,
-    services,
-    numbering,
-    alerts,
-    fleet,
-    setup,
-    roleSetup,
-    naming,
-  };
+  const parts = (Object.keys(PlanHeadSchema.shape) as (keyof PlanHead)[]).map((key) => [key, plan[key]]);
+  return Object.fromEntries(parts) as PlanHead;
 }
 
 /**

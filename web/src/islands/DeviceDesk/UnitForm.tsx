@@ -39,6 +39,8 @@ const HOLDS = [
   ['plan', 'this group’s channels'],
   ['other', 'something of its own'],
 ] as const;
+/** What is wrong with a field, in words of our own. */
+const said = (path: readonly PropertyKey[] = []) => FAULTS[String(path[0])] ?? 'This is too long.';
 /** An empty day is one that nobody knows, an empty choice none. */
 const ORDAY = { setValueAs: (value: string) => value || 'unknown' };
 const ORNONE = { setValueAs: (value: string | null) => value || null };
@@ -47,7 +49,7 @@ const LINES = ['fleetId', 'accessories'] as const;
 /** The fields of one device: the ones that a list needs, and when it is opened all of them. */
 export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, action }: Props) {
   const form = useForm<UnitInput, unknown, Unit>({
-    resolver: zodResolver(UnitSchema),
+    resolver: zodResolver(UnitSchema, { error: ({ path }) => said(path) }),
     defaultValues: unit,
   });
   const { handleSubmit, formState, reset } = form;
@@ -56,7 +58,6 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
   const submit = async (next: Unit) => {
     if ((await save(next)) && !isFull) reset(unit);
   };
-  const fault = Object.keys(formState.errors)[0];
   return (
     <form
       className={`grid items-end gap-3 sm:grid-cols-3 ${isFull ? 'lg:grid-cols-4' : 'lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]'}`}
@@ -69,7 +70,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
         title="Kind of device"
         choices={kinds.map(({ id, title }) => [id, title])}
       />
-      <LineField form={form} name="nickname" title={UNIT.nickname.column} fault={said('nickname', fault)} />
+      <LineField form={form} name="nickname" title={UNIT.nickname.column} />
       <ChoiceField
         form={form}
         name="personId"
@@ -79,7 +80,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
       />
       <LineField form={form} name="holder" title="or kept at" />
       <LineField form={form} name="serial" title={UNIT.serial.column} />
-      <LineField form={form} name="firmware" title={UNIT.firmware.column} fault={said('firmware', fault)} />
+      <LineField form={form} name="firmware" title={UNIT.firmware.column} />
       {isFull && <More form={form} unit={unit} kinds={kinds} pairs={pairs} teams={teams} />}
       <div className="flex gap-2">
         <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
@@ -91,16 +92,9 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
           </button>
         )}
       </div>
-      {fault && (
-        <p className="finding col-span-full text-plain" data-severity="error" role="alert">
-          {FAULTS[fault] ?? `The field ${fault} is too long.`}
-        </p>
-      )}
     </form>
   );
 }
-
-const said = (name: string, fault: string | undefined) => (fault === name ? FAULTS[name] : undefined);
 
 /** What is asked of a device once it is opened. */
 function More({

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { PLAN_FORMAT, type Plan } from '@umbrex/core/model';
+import { PLAN_FORMAT, type Plan, PlanSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { setRole } from './accounts';
 import { insertPlan } from './plans';
@@ -20,24 +20,15 @@ export async function insertWorkspace(trx: Knex.Transaction, workspace: Workspac
 
 /** A plan with one group and nothing in it, for a workspace that begins from nothing. */
 export function emptyPlan(id: string, groupId: string): Plan {
-  return {
+  return PlanSchema.parse({
     format: PLAN_FORMAT,
     id,
     name: 'First plan',
     country: 'US',
     receivePolicy: 'closed',
-    resumeDelay: 'on',
-    licensed: [],
-    services: [],
-    numbering: null,
-    alerts: null,
-    fleet: { statuses: [], calls: [] },
-    setup: {},
-    roleSetup: {},
-    naming: { all: 'now', kinds: {} },
     groups: [{ id: groupId, name: 'Channels', note: '' }],
     channels: [],
-  };
+  });
 }
 
 /**
