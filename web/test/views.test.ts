@@ -121,6 +121,15 @@ describe('what a member gets', () => {
     expect(deviceView(desk, other.unitId)).toBeUndefined();
     expect((await sheetView(desk, holder.unitId))?.data.unit.id).toBe(holder.unitId);
     expect(await sheetView(desk, other.unitId)).toBeUndefined();
+    // With which sets a call is tried, and not whose they are.
+    const ofMember = await sheetView(desk, holder.unitId);
+    const ofEditor = await sheetView(await deskOf('editor'), holder.unitId);
+    const sets = (view: typeof ofMember) =>
+      view?.checks.map(({ partners }) => partners.map(({ nickname }) => nickname));
+    expect(sets(ofMember)).toEqual(sets(ofEditor));
+    expect(JSON.stringify(ofEditor?.checks)).toMatch(/"holder":"[A-Z]/);
+    for (const { holder: who } of ofMember?.checks.flatMap(({ partners }) => partners) ?? [])
+      expect(['', holder.name]).toContain(who);
     const seen = new Set(desk.board.kinds.flatMap(({ unitIds }) => unitIds));
     expect(seen).toEqual(new Set(units.map(({ unit }) => unit.id)));
     expect(Object.keys(desk.board.unitFindings).every((id) => seen.has(id))).toBe(true);

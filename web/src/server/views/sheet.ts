@@ -1,4 +1,5 @@
 import { againstStations, tryAlerts } from '@umbrex/core/air';
+import type { RadioCheck } from '@umbrex/core/check';
 import { namesAreByKeys, namingOf } from '@umbrex/core/fit';
 import { afterSheet } from '@umbrex/core/flow';
 import { holdsOnePair } from '@umbrex/core/model';
@@ -25,15 +26,14 @@ export async function sheetView(desk: Desk, unitId: string) {
   const { description, proof, sheet, fit, confidence, readiness } = data;
   const { plan } = state;
   const after = afterSheet(description, data);
+  const mayEdit = allows(session.role, 'editor');
+  const roster = people.map(({ value }) => value);
+  const { holder, checks } = checksFor(desk, data, roster, stations);
   const { proven } = proof;
   return {
     data,
-    ...checksFor(
-      desk,
-      data,
-      people.map(({ value }) => value),
-      stations,
-    ),
+    holder,
+    checks: mayEdit ? checks : checks.map((check) => withoutNames(check, holder)),
     /** What it would hear of the stations around. */
     onAir:
       proven && !holdsOnePair(description)
@@ -53,8 +53,17 @@ export async function sheetView(desk: Desk, unitId: string) {
       fit.cells.flatMap(({ channelId, slot }) => (slot ? [[channelId, slot.label] as const] : [])),
     ),
     naming: namesAreByKeys(description) ? namingOf(plan, description) : null,
-    mayEdit: allows(session.role, 'editor'),
+    mayEdit,
     today: today(),
   };
+}
+
+/** A radio check for those who do not keep the roster: with which sets, and not who has them. */
+function withoutNames(check: RadioCheck, own: string): RadioCheck {
+  const partners = check.partners.map(({ nickname, holder }) => ({
+    nickname,
+    holder: holder === own ? holder : '',
+  }));
+  return { ...check, partners };
 }
 export type SheetView = NonNullable<Awaited<ReturnType<typeof sheetView>>>;
