@@ -1,6 +1,6 @@
 import type { Service } from '../facts/index';
 import type { Question } from '../findings/index';
-import type { ChannelDraft, ToneText } from '../model/index';
+import { type ChannelDraft, cutTo, type ToneText, UNSAID } from '../model/index';
 import { inRadioRange, mhzText } from '../units/index';
 import type { Pair } from './asked';
 import { collect } from './collect';
@@ -130,7 +130,7 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
   if (name.length > LONGEST_NAME) {
     questions.push({ code: 'name-shortened', blocking: false, about: name, offers: [] });
     notes.unshift(name);
-    name = name.slice(0, LONGEST_NAME).trim();
+    name = cutTo(name, LONGEST_NAME);
   }
   const width = pair.row === undefined ? 'unknown' : pair.row.bandwidthHz <= 12_500 ? 'narrow' : 'wide';
   return {
@@ -138,19 +138,11 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     receiveHz: pair.receiveHz,
     transmitHz: pair.transmitHz,
     ...tones,
-    receivePolicy: 'plan',
+    ...UNSAID,
     bandwidth: got.bandwidth ?? width,
     mode: got.mode ?? pair.row?.mode ?? 'FM',
     service: pair.service,
-    access: got.access ?? 'unknown',
-    tier: 'should',
-    note: notes.join(', ').slice(0, 400),
-    aliases: [],
-    shortNames: [],
-    trunk: null,
-    scan: 'usual',
-    resumeDelay: 'plan',
-    tonesSecret: false,
-    listed: null,
+    access: got.access ?? UNSAID.access,
+    note: cutTo(notes.join(', '), 400),
   };
 }

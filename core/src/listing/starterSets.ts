@@ -1,5 +1,5 @@
 import { SERVICES, type Service, type ServiceChannel, type ServiceId } from '../facts/index';
-import type { ChannelDraft } from '../model/index';
+import { type ChannelDraft, UNSAID } from '../model/index';
 
 /** A handful of channels that groups add in one move. */
 export interface StarterSet {
@@ -93,19 +93,12 @@ function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier
     transmitHz,
     transmitTone: transmitHz !== null && row.pair ? 'unknown' : 'off',
     receiveTone: row.tone ?? 'off',
+    ...UNSAID,
     receivePolicy: row.tone ? 'open' : 'plan',
     bandwidth: row.bandwidthHz <= 12_500 ? 'narrow' : 'wide',
     mode: row.mode,
     service: service.id as ServiceId,
-    access: 'unknown',
     tier,
     note: row.neverTest ? 'never for tests' : '',
-    aliases: [],
-    shortNames: [],
-    trunk: null,
-    scan: 'usual',
-    resumeDelay: 'plan',
-    tonesSecret: false,
-    listed: null,
   };
 }

@@ -94,6 +94,29 @@ export const ChannelSchema = z
   .refine(onlyHeard, ONLY_HEARD);
 export type Channel = z.infer<typeof ChannelSchema>;
 
+/** What a channel says where nobody said anything of it. */
+export const UNSAID = {
+  receivePolicy: 'plan',
+  access: 'unknown',
+  tier: 'should',
+  note: '',
+  aliases: [],
+  shortNames: [],
+  tonesSecret: false,
+  listed: null,
+  trunk: null,
+  scan: 'usual',
+  resumeDelay: 'plan',
+} satisfies Partial<ChannelDraft>;
+
+/** A text cut to so many letters at most, and never through the middle of a sign. */
+export function cutTo(text: string, most: number): string {
+  return text
+    .slice(0, most)
+    .replace(/\p{Cs}/gu, '')
+    .trim();
+}
+
 /** A channel that says no more than its frequencies and tones, to ask what could be done with it; it is in no plan. */
 export function bareChannel(
   says: Pick<Channel, 'name' | 'receiveHz' | 'transmitHz'> & Partial<Channel>,
@@ -104,20 +127,10 @@ export function bareChannel(
     groupId: none,
     transmitTone: 'off',
     receiveTone: 'off',
-    receivePolicy: 'plan',
     bandwidth: 'unknown',
     mode: 'FM',
     service: 'other',
-    access: 'unknown',
-    tier: 'should',
-    note: '',
-    aliases: [],
-    shortNames: [],
-    tonesSecret: false,
-    listed: null,
-    trunk: null,
-    scan: 'usual',
-    resumeDelay: 'plan',
+    ...UNSAID,
     ...says,
   };
 }

@@ -1,4 +1,5 @@
 import { readLine } from '@umbrex/core/listing';
+import { ChannelDraftSchema } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 
 /* More lines as listings, spreadsheets and people write them; readings by common practice. Columns: line, receive MHz, transmit MHz, tones. */
@@ -160,4 +161,12 @@ describe('more lines that ask first', () => {
         expect.arrayContaining([false, code]),
       );
     });
+});
+
+describe('a name or a note that is too long', () => {
+  it.each([39, 40, 41])('is never cut through the middle of a sign (%d letters before it)', (n) => {
+    const { channel } = readLine(`462.5625 ${'x'.repeat(n)}😀 direct`);
+    expect(channel?.name).not.toMatch(/\p{Cs}/u);
+    expect(ChannelDraftSchema.safeParse(channel).success).toBe(true);
+  });
 });

@@ -1,45 +1,22 @@
-import {
-  type Channel,
-  ChannelSchema,
-  type Description,
-  DescriptionSchema,
-  type Net,
-  NetSchema,
-  type Person,
-  PersonSchema,
-  type PlanHead,
-  PlanHeadSchema,
-  type Station,
-  StationSchema,
-  type Team,
-  TeamSchema,
-  type Unit,
-  UnitSchema,
-} from '@umbrex/core/model';
+import { type FieldsOf, THINGS } from '@umbrex/core/fields';
+import { type Description, DescriptionSchema } from '@umbrex/core/model';
 import type { z } from 'zod';
 
 /** Everything that has versions and edits; each kind is a table of that name. A plan is its head: its channels stand by themselves. */
-export interface Things {
-  readonly plan: PlanHead;
-  readonly channel: Channel;
-  readonly unit: Unit;
-  readonly person: Person;
-  readonly team: Team;
-  readonly station: Station;
-  readonly net: Net;
+export interface Things extends FieldsOf {
   readonly description: Description;
 }
 export type Kind = keyof Things;
 
 /** What each kind must look like; the same schema checks the body, the row and the edit. */
 export const SCHEMAS: { readonly [K in Kind]: z.ZodType<Things[K]> } = {
-  plan: PlanHeadSchema,
-  channel: ChannelSchema,
-  unit: UnitSchema,
-  person: PersonSchema,
-  team: TeamSchema,
-  station: StationSchema,
-  net: NetSchema,
+  plan: THINGS.plan.schema,
+  channel: THINGS.channel.schema,
+  unit: THINGS.unit.schema,
+  person: THINGS.person.schema,
+  team: THINGS.team.schema,
+  station: THINGS.station.schema,
+  net: THINGS.net.schema,
   description: DescriptionSchema,
 };
 export const KINDS = Object.keys(SCHEMAS) as readonly Kind[];
