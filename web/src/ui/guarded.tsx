@@ -1,4 +1,5 @@
 import { Component, type ComponentType, type ErrorInfo, type ReactNode } from 'react';
+import { call } from '../islands/desk/api';
 
 interface State {
   readonly broken: boolean;
@@ -20,11 +21,7 @@ class Guard extends Component<{ name: string; children: ReactNode }, State> {
       stack: `${stack ?? ''}\n${componentStack ?? ''}`.slice(0, 4000),
     };
     // What cannot be told is not worth another stop: the page says it to whoever sits there.
-    void fetch('/api/stops', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(said),
-    }).catch(() => undefined);
+    void call('POST /api/stops', {}, said).catch(() => undefined);
   }
   override render(): ReactNode {
     if (!this.state.broken) return this.props.children;

@@ -3,6 +3,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
+import { mayLeave, useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import type { useNetDesk } from './useNetDesk';
 
@@ -22,6 +23,7 @@ export function NetForm({
 }: ReturnType<typeof useNetDesk> & { held: Held<Net> }) {
   const [net, setNet] = useState(held.value);
   const [fault, setFault] = useState<string | null>(null);
+  useUnsaved(JSON.stringify(net) !== JSON.stringify(held.value));
   const change = (part: Partial<Net>) => setNet((now) => ({ ...now, ...part }));
   // One that is in use already is still shown, so that it can be seen and changed.
   const used = new Set([net.channelId, net.fallbackId, ...net.roles.map(({ channelId }) => channelId)]);
@@ -126,7 +128,7 @@ export function NetForm({
         <button type="submit" className="btn btn-primary btn-sm">
           Save
         </button>
-        <button type="button" className="btn btn-ghost btn-sm" onClick={() => setOpenId(null)}>
+        <button type="button" className="btn btn-ghost btn-sm" onClick={() => mayLeave() && setOpenId(null)}>
           Cancel
         </button>
         <button

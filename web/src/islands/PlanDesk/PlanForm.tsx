@@ -4,6 +4,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { NAMING_CHOICES } from '../../messages/naming';
+import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
 import { FleetForm } from './FleetForm';
@@ -27,6 +28,7 @@ export function PlanForm({ plan, version, save }: Props) {
   const [fleetGood, setFleetGood] = useState(true);
   const settled = useStore($settled);
   const isTouched = JSON.stringify(head) !== JSON.stringify(from.head);
+  useUnsaved(isTouched);
   const follow = useEffectEvent(() => {
     setFrom({ head: headOf(plan), version });
     setHead(headOf(plan));

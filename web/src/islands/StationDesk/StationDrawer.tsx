@@ -7,6 +7,7 @@ import { FindingItem } from '../../components/FindingItem';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
+import { useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import { FactForm } from './FactForm';
 import type { useStationDesk } from './useStationDesk';
@@ -116,6 +117,7 @@ function NameAndSite({ held, stations }: Props) {
   const [name, setName] = useState(held.value.name);
   const [text, setText] = useState(placeText(held.value.site));
   const [fault, setFault] = useState<string | null>(null);
+  useUnsaved(name !== held.value.name || text !== placeText(held.value.site));
   const save = () => {
     const site = readPlace(text);
     const parsed = StationSchema.safeParse({ ...held.value, name, site: site ?? null });
