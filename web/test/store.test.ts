@@ -207,6 +207,30 @@ describe('a row that nobody can read', () => {
   });
 });
 
+describe('a set that nobody can read', () => {
+  it('does not keep its holder in the roster; mended, it is nobody’s', async () => {
+    const person = { id: randomUUID(), name: 'Leaves' };
+    const unit = UnitSchema.parse({
+      id: randomUUID(),
+      descriptionId: 'pocket-radio',
+      nickname: 'Spoilt',
+      holder: '',
+      personId: person.id,
+      serial: '',
+      firmware: 'A',
+    });
+    await send('POST', '/api/people', {}, { value: person });
+    await send('POST', '/api/units', {}, { value: unit });
+    await db('unit')
+      .where({ id: unit.id })
+      .update({ document: JSON.stringify({ ...unit, nickname: 7 }) });
+    expect((await send('DELETE', '/api/people/[id]', { id: person.id }, { version: 1 })).status).toBe(200);
+    const mended = await send('PUT', '/api/units/[unitId]', { unitId: unit.id }, { version: 1, value: unit });
+    expect(mended).toMatchObject({ status: 200, body: { value: { personId: null } } });
+    await db('unit').where({ id: unit.id }).delete();
+  });
+});
+
 describe('text that no database takes', () => {
   it.each([
     ['half of a sign in a name', { name: 'x\ud83d' }],

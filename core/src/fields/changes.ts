@@ -1,3 +1,4 @@
+import { inOrder } from '../model/index';
 import type { Names } from './field';
 import { fieldsOf, type ThingKind } from './things';
 
@@ -18,15 +19,4 @@ export function changesBetween(kind: ThingKind, before: object, after: object, n
     const said = (value: unknown) => (value === undefined ? 'none' : words(value, names));
     return [{ title, before: said(a), after: said(b) }];
   });
-}
-
-/** A database gives keys back in an order of its own. */
-function inOrder(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(inOrder);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, inner]) => [key, inOrder(inner)]),
-  );
 }

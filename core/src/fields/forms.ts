@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { hzFromMHzText, mhzText, type Place, placeText, readPlace } from '../units/index';
 import type { Form, NamedKind, Names } from './field';
+import { numbersOfCell, numbersText } from './numbers';
 
 /* The forms that values have in cells and in words. Each reads what it writes. */
 
@@ -152,16 +153,13 @@ export const place: Form<Place | null> = {
   words: (at) => placeText(at) || 'none',
 };
 
-/** Numbers, the short way: `40-44, 60`. */
-export function numbers(
-  write: (values: readonly number[]) => string,
-  read: (text: string) => number[],
-): Form<number[]> {
+/** Numbers, the short way: `40-44, 60`; so many at most. */
+export function numbers(most: number): Form<number[]> {
   return {
-    write,
-    read: (cell) => (/^[\d\s,;–to-]*$/.test(cell) ? read(cell) : undefined),
-    wanted: 'numbers, as 40-44, 60',
-    words: (values) => write(values) || 'none',
+    write: numbersText,
+    read: (cell) => numbersOfCell(cell, most),
+    wanted: `numbers, as 40-44, 60, and ${most} at most`,
+    words: (values) => numbersText(values) || 'none',
   };
 }
 

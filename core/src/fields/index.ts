@@ -1,6 +1,6 @@
 export * from './changes';
 export * from './field';
-export { numbersText, readNumbers } from './numbers';
+export { numbersOfCell, numbersText, readNumbers } from './numbers';
 export { licenceText } from './people';
 export * from './table';
 export * from './things';

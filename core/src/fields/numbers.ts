@@ -21,3 +21,17 @@ export function numbersText(numbers: readonly number[]): string {
   }
   return runs.map(([from, to]) => (from === to ? String(from) : `${from}-${to}`)).join(', ');
 }
+
+/** The numbers of a cell that names nothing else; `undefined` for other words, a range that runs down, or more than `most` of them. */
+export function numbersOfCell(cell: string, most: number): number[] | undefined {
+  const found = new Set<number>();
+  for (const part of cell.split(/[,;]/).map((text) => text.trim())) {
+    if (part === '') continue;
+    const [, first, last] = /^(\d{1,5})(?:\s*(?:-|–|to)\s*(\d{1,5}))?$/.exec(part) ?? [];
+    const [from, to] = [Number(first), Number(last ?? first)];
+    if (first === undefined || to < from || to - from >= most) return undefined;
+    for (let n = from; n <= to; n++) found.add(n);
+    if (found.size > most) return undefined;
+  }
+  return [...found].sort((a, b) => a - b);
+}

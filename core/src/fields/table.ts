@@ -81,8 +81,9 @@ interface Rows<T> {
 
 /** Reads things from the rows of a table. What is there already, or twice in the table, is left out and said; what cannot be read is asked. */
 export function readTable<K extends ThingKind>(kind: K, input: Rows<FieldsOf[K]>): ReadRow<FieldsOf[K]>[] {
-  const { marks, schema } = THINGS[kind];
-  const seen = new Map(input.present.flatMap((one) => marks(one).map((mark) => [alike(mark), 'the list'])));
+  const { marks, twin, schema } = THINGS[kind];
+  const there = new Map(input.present.flatMap((one) => marks(one).map((mark) => [alike(mark), 'the list'])));
+  const seen = new Map<string, string>();
   return input.rows.flatMap((row, i): ReadRow<FieldsOf[K]>[] => {
     if (row.every((cell) => cell.trim() === '')) return [];
     const line = input.firstLine + i;
@@ -98,8 +99,11 @@ export function readTable<K extends ThingKind>(kind: K, input: Rows<FieldsOf[K]>
     if (!parsed.success && findings.length === 0)
       findings.push(...complaints(kind, parsed.error, cells, line));
     const value = findings.length === 0 && parsed.success ? parsed.data : null;
-    const mine = (value ? marks(value) : []).map(alike);
-    const like = mine.map((mark) => seen.get(mark)).find((found) => found !== undefined);
+    const own = (value ? marks(value) : []).map(alike);
+    const mine = value && twin ? [alike(twin(value))] : own;
+    const like =
+      own.map((mark) => there.get(mark)).find((found) => found !== undefined) ??
+      mine.map((mark) => seen.get(mark)).find((found) => found !== undefined);
     if (like !== undefined) {
       const twice: Finding = { code: 'row-twice', severity: 'warning', line, like };
       return [{ line, value: null, twice: true, findings: [twice] }];

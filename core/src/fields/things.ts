@@ -44,6 +44,8 @@ interface Thing<T> {
   readonly nameOf: (thing: T) => string;
   /** By what it is known again in a table: one that is alike in any of them is there already. */
   readonly marks: (thing: T) => readonly string[];
+  /** By what two rows of one table are the same, where several may have one mark and are not. */
+  readonly twin?: (thing: T) => string;
 }
 
 /** The catalogue: each thing with all of its fields. Tables, history, the choice between two versions, masks and what a sheet depends on read it. */
@@ -63,6 +65,8 @@ export const THINGS: { readonly [K in ThingKind]: Thing<FieldsOf[K]> } = {
     fields: CHANNEL_FIELDS,
     nameOf: ({ name }) => name,
     marks: ({ name }) => [name],
+    twin: ({ name, receiveHz, transmitHz, transmitTone, receiveTone }) =>
+      [name, receiveHz, transmitHz, transmitTone, receiveTone].join(' '),
   },
   unit: {
     one: 'device',

@@ -1,4 +1,4 @@
-import { type Unit, UnitSchema } from '../model/index';
+import { MOST_PLACES, type Unit, UnitSchema } from '../model/index';
 import { type Fields, type Form, field, type Named, type Names } from './field';
 import {
   alike,
@@ -14,7 +14,6 @@ import {
   words,
   yesNo,
 } from './forms';
-import { numbersText, readNumbers } from './numbers';
 
 const { holds, intake } = UnitSchema.shape;
 const EMPTY = UnitSchema.parse({
@@ -67,7 +66,7 @@ export const UNIT_FIELDS = {
   accessories: field('accessories', line, false, { synonyms: ['accessory', 'extras'] }),
   batteryChanged: field('battery changed', day, false, { synonyms: ['battery', 'cell', 'batteries'] }),
   testHeard: field('test heard', day, false, { synonyms: ['alert test', 'weekly test', 'last test'] }),
-  keeps: field('kept numbers', numbers(numbersText, readNumbers), true, {
+  keeps: field('kept numbers', numbers(500), true, {
     synonyms: ['keeps', 'kept', 'reserved'],
   }),
   pickedTone: field('picked tone', tone, true, {
@@ -117,7 +116,7 @@ export const UNIT_FIELDS = {
     ),
     true,
   ),
-  accepts: field('places let go of', numbers(numbersText, readPlaces), true, { column: 'Let go' }),
+  accepts: field('places let go of', numbers(MOST_PLACES), true, { column: 'Let go' }),
   intake: field(
     'what was looked at',
     parts(
@@ -130,11 +129,3 @@ export const UNIT_FIELDS = {
     { column: 'Intake' },
   ),
 } satisfies Fields<Unit>;
-
-/** Numbers of places, all of them: what stands in this column was written by us. */
-function readPlaces(text: string): number[] {
-  const found: number[] = [];
-  for (const [, from, to] of text.matchAll(/(\d{1,5})(?:-(\d{1,5}))?/g))
-    for (let n = Number(from); n <= Number(to ?? from) && found.length < 10_000; n++) found.push(n);
-  return found;
-}

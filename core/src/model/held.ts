@@ -1,11 +1,9 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
 import type { Description } from './description';
+import { inOrder } from './inOrder';
 import type { Slot } from './slots';
 
-/** A record in the order of the alphabet, however a database gives it back: two readings compare by their text. */
-export const inOrder = <V>(values: Record<string, V>): Record<string, V> =>
-  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
 const name = LineSchema.max(41);
 
 /** One place of a set as somebody read it: each field in the set's own words, frequencies in hertz; `null` where it is empty. */

@@ -5,6 +5,7 @@ export * from './decode';
 export * from './description';
 export * from './directory';
 export * from './held';
+export * from './inOrder';
 export * from './licence';
 export * from './lists';
 export * from './memory';

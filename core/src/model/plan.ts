@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { type Channel, ChannelSchema, FrequencySchema, LineSchema } from './channel';
+import { inOrder } from './inOrder';
 import { LicensedFrequencySchema } from './licence';
 
 /** What a plan file says of itself. */
@@ -57,13 +58,6 @@ export const FleetSchema = z.strictObject({
     .default([]),
 });
 export type Fleet = z.infer<typeof FleetSchema>;
-
-/** Keys in the order of the alphabet, however a database gives them back: two states compare by their text. */
-function inOrder<T>(value: T): T {
-  if (typeof value !== 'object' || value === null) return value;
-  const entries = Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
-  return Object.fromEntries(entries.map(([key, inner]) => [key, inOrder(inner)])) as T;
-}
 
 /**
  * Whether sheets write channel names: now, as their last part; another day; never; or only on sets whose display shows nothing else that

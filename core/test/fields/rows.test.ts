@@ -7,7 +7,14 @@ import {
   safeCell,
   tableOf,
 } from '@umbrex/core/fields';
-import { type Person, PersonSchema, TeamSchema, UnitSchema } from '@umbrex/core/model';
+import {
+  bareChannel,
+  type Channel,
+  type Person,
+  PersonSchema,
+  TeamSchema,
+  UnitSchema,
+} from '@umbrex/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { uuid } from '../support/plans';
@@ -177,4 +184,51 @@ describe('a cell is no formula (OWASP, CSV Injection: = + - @, tab and return)',
   );
   it('whatever the text', () =>
     fc.assert(fc.property(fc.string(), (text) => !/^[=+\-@\t\r]/.test(safeCell(text)))));
+});
+
+describe('what a cell of numbers says', () => {
+  const keeps = (cell: string) => {
+    const rows = [['One', 'pocket-radio', cell]];
+    const [row] = readTable('unit', {
+      ...table,
+      rows,
+      mapping: ['Nickname', 'Kind', 'Kept numbers'],
+      present: [],
+    });
+    return row?.value?.keeps ?? row?.findings.map((f) => ('column' in f ? f.column : f.code));
+  };
+  it.each([
+    ['40-44, 60', [40, 41, 42, 43, 44, 60]],
+    ['7; 3 to 4', [3, 4, 7]],
+    ['', []],
+  ])('%s', (cell, wanted) => expect(keeps(cell)).toEqual(wanted));
+  // Nothing of these is taken for a part of what was meant.
+  it.each(['44-40', '1-99999', 'forty', '40-', '40 44', '-5', '123456'])('%s is asked for', (cell) =>
+    expect(keeps(cell)).toEqual(['Kept numbers']),
+  );
+});
+
+describe('two channels of one name', () => {
+  const base = {
+    ...bareChannel({ name: 'Ridge', receiveHz: 462_562_500, transmitHz: 462_562_500 }),
+    groupId: uuid(21),
+  };
+  const names = { group: [{ id: uuid(21), name: 'All' }] };
+  const through = (channels: readonly Channel[], present: readonly Channel[]) => {
+    const [header = [], ...rows] = tableOf('channel', channels, names);
+    const mapping = guessMapping(header, columnsOf('channel'));
+    return readTable('channel', { ...table, names, rows, mapping, present }).map(({ value, twice }) => [
+      value?.receiveHz ?? null,
+      twice,
+    ]);
+  };
+  const other = { ...base, receiveHz: 462_587_500, transmitHz: 462_587_500 };
+  it('come both into a plan that has neither; the very same row does not come twice', () =>
+    expect(through([base, other, other], [])).toEqual([
+      [462_562_500, false],
+      [462_587_500, false],
+      [null, true],
+    ]));
+  it('one whose name is there already is said, whatever else it says', () =>
+    expect(through([other], [base])).toEqual([[null, true]]));
 });

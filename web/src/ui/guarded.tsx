@@ -3,12 +3,14 @@ import { call } from '../islands/desk/api';
 
 interface State {
   readonly broken: boolean;
+  /** Whether the server has said that it noted it. */
+  readonly isNoted: boolean;
 }
 
 /** Stands where a part of a page came to a stop: says so, leaves the rest alive, and tells the server's log. */
 class Guard extends Component<{ name: string; children: ReactNode }, State> {
-  override state: State = { broken: false };
-  static getDerivedStateFromError(): State {
+  override state: State = { broken: false, isNoted: false };
+  static getDerivedStateFromError(): Partial<State> {
     return { broken: true };
   }
   override componentDidCatch(error: unknown, { componentStack }: ErrorInfo): void {
@@ -21,14 +23,22 @@ class Guard extends Component<{ name: string; children: ReactNode }, State> {
       stack: `${stack ?? ''}\n${componentStack ?? ''}`.slice(0, 4000),
     };
     // What cannot be told is not worth another stop: the page says it to whoever sits there.
-    void call('POST /api/stops', {}, said).catch(() => undefined);
+    call('POST /api/stops', {}, said).then(
+      () => this.setState({ isNoted: true }),
+      () => undefined,
+    );
   }
   override render(): ReactNode {
     if (!this.state.broken) return this.props.children;
     return (
       <div className="m-4 rounded border-2 border-error p-3" role="alert">
         <p className="font-bold text-error">This part of the page came to a stop.</p>
-        <p>What was saved is safe. The server’s log knows of it.</p>
+        <p>
+          What was saved is safe.{' '}
+          {this.state.isNoted
+            ? 'The server’s log knows of it.'
+            : 'Tell whoever keeps the server what you were doing.'}
+        </p>
         <button
           type="button"
           className="btn btn-outline btn-sm mt-2"

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { numbersText, readNumbers, THINGS } from '@umbrex/core/fields';
+import { numbersOfCell, numbersText, THINGS } from '@umbrex/core/fields';
 import { type Unit, type UnitInput, UnitSchema } from '@umbrex/core/model';
 import { type UseFormReturn, useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';
@@ -19,6 +19,7 @@ interface Props {
 }
 
 const FAULTS: Readonly<Record<string, string>> = {
+  keeps: 'Write numbers, as 40-44, 60; 500 at most.',
   firmware: 'Write the firmware as the set shows it, or unknown.',
   nickname: 'Give the device a nickname of up to 40 letters.',
   batteryChanged: 'Give the day the battery was changed, or leave it empty.',
@@ -147,7 +148,9 @@ function More({
         placeholder="40-44, 60"
         initial={numbersText(unit.keeps ?? [])}
         options={{
-          setValueAs: (value: string | number[]) => (typeof value === 'string' ? readNumbers(value) : value),
+          // What is not understood stays as it was written, and is said.
+          setValueAs: (value: string | number[]) =>
+            typeof value === 'string' ? (numbersOfCell(value, 500) ?? value) : value,
         }}
       />
       <ChoiceField

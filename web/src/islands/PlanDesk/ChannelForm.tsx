@@ -59,6 +59,9 @@ const CHOICES = {
   ],
 } as const;
 
+const shiftWords = (hz: number | undefined) =>
+  hz === undefined ? 'the usual shift' : hz === 0 ? 'a usual shift: none here' : shiftText(hz);
+
 interface Props {
   channel: Channel;
   version: number;
@@ -98,7 +101,8 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
   >;
   const way = watch('way');
   const receiveHz = hzFromMHzText(watch('receive').trim().replace(',', '.'));
-  const shiftHz = receiveHz === undefined ? 0 : shiftAt(channel, country, receiveHz);
+  // While the frequency cannot be read nobody knows what is usual there.
+  const shiftHz = receiveHz === undefined ? undefined : shiftAt(channel, country, receiveHz);
   const isTrunked = watch('network').trim() !== '';
   return (
     <form className="space-y-3" onSubmit={handleSubmit(submit)} noValidate>
@@ -117,7 +121,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
           title={CHANNEL.transmitHz.column}
           choices={[
             ['direct', 'same frequency'],
-            ['repeater', shiftHz === 0 ? 'a usual shift: none here' : shiftText(shiftHz), shiftHz === 0],
+            ['repeater', shiftWords(shiftHz), shiftHz === 0],
             ['other', 'another frequency'],
             ['listen', 'never, listen only'],
           ]}

@@ -112,6 +112,7 @@ export function channelFormSchema(before: Channel, country: Plan['country']) {
           asked ? `${questionText(asked)} ${asked.offers.join(' or ')}` : 'Write it as 82.5 or D023N.',
         );
       };
+      if (form.name.trim() === '') fault('name', 'Give it a name.');
       const receiveHz = mhz('receive');
       const transmitHz = {
         direct: () => receiveHz,

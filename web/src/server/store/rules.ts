@@ -167,6 +167,8 @@ async function releaseUnits({ trx, workspaceId, id: personId, save }: At): Promi
     .where({ workspace_id: workspaceId, person_id: personId, deleted_at: null })
     .orderBy('id')
     .forUpdate();
+  // One that nobody can read lets go of them when it is mended.
   for (const { id, version, document } of rows)
-    await save('unit', id, version, { ...document, personId: null });
+    if (SCHEMAS.unit.safeParse(document).success)
+      await save('unit', id, version, { ...document, personId: null });
 }
