@@ -161,6 +161,28 @@ describe('what an editor gets', () => {
     expect(entries[1]?.changes).toContain('transmit tone: 131.8 Hz → 254.1 Hz');
     expect(await neighboursOf(desk)).toEqual([]);
   });
+  it('holds the history and the neighbours also where a row could not be read and was mended', async () => {
+    const [person] = await listThings(db, 'person', workspace.id);
+    if (!person) throw new Error('nobody');
+    const { id } = person.value;
+    await db('person')
+      .where({ id })
+      .update({ document: JSON.stringify({ ...person.value, licences: 7 }) });
+    await db.transaction((trx) => saveThing(trx, 'person', workspace.id, id, person.version, person.value));
+    await db('directory_entry').insert({
+      workspace_id: workspace.id,
+      source: 's',
+      id: 'odd',
+      document: '7',
+      distance_m: 1,
+      taken_at: new Date(),
+    });
+    const desk = await deskOf('editor');
+    expect((await historyView(desk, Number.NaN)).entries[0]?.changes[0]).toMatch(
+      /^licences: something that cannot be read → /,
+    );
+    expect(await neighboursOf(desk)).toEqual([]);
+  });
   it('the history goes on where it stopped, without a gap or an entry twice', async () => {
     const desk = await deskOf('editor');
     const seen: string[] = [];

@@ -60,6 +60,12 @@ export function usualShiftHz(service: Service, receiveHz: number): number {
   return band?.usualOffsetHz ?? 0;
 }
 
+/** The usual shift of a channel: by its own service where that has one there, else by the country's. @param service `other` for none */
+export function usualShiftOf(service: ServiceId | 'other', country: string, receiveHz: number): number {
+  const own = service === 'other' ? 0 : usualShiftHz(SERVICES[service], receiveHz);
+  return own || usualShiftIn(country, receiveHz);
+}
+
 /** The same for a frequency of which only the country is known: by the first of its services that has it. */
 export function usualShiftIn(country: string, receiveHz: number): number {
   const has = (service: Service) =>

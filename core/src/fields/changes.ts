@@ -1,6 +1,6 @@
 import { inOrder } from '../model/index';
 import type { Names } from './field';
-import { fieldsOf, type ThingKind } from './things';
+import { fieldsOf, shapeOf, type ThingKind } from './things';
 
 /** A field in which two versions of a thing differ, in words. */
 export interface Change {
@@ -15,8 +15,13 @@ export function changesBetween(kind: ThingKind, before: object, after: object, n
   return fieldsOf(kind).flatMap(([key, { title, words }]): Change[] => {
     const [a, b] = [old?.[key], other?.[key]];
     if (JSON.stringify(inOrder(a)) === JSON.stringify(inOrder(b))) return [];
-    // What was written before a field was there says nothing of it.
-    const said = (value: unknown) => (value === undefined ? 'none' : words(value, names));
+    // What was written before a field was there says nothing of it; what nobody can read is told as that.
+    const shape = shapeOf(kind)[key];
+    const said = (value: unknown) => {
+      if (value === undefined) return 'none';
+      const parsed = shape?.safeParse(value);
+      return parsed?.success ? words(parsed.data, names) : 'something that cannot be read';
+    };
     return [{ title, before: said(a), after: said(b) }];
   });
 }

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Finding } from '../findings/index';
 import type { Names } from './field';
 import { alike } from './forms';
-import { type FieldsOf, fieldsOf, THINGS, type ThingKind } from './things';
+import { type FieldsOf, fieldsOf, shapeOf, THINGS, type ThingKind } from './things';
 
 /** A column of a table: its title, which is its key, and what else people call it. */
 export interface Column {
@@ -94,7 +94,7 @@ export function readTable<K extends ThingKind>(kind: K, input: Rows<FieldsOf[K]>
     const { draft, findings } = readCells(kind, cells, input.names, line);
     const parsed = (schema as z.ZodType<FieldsOf[K]>).safeParse({
       ...draft,
-      ...(shapeOf(schema).id && { id: input.newId() }),
+      ...(shapeOf(kind).id && { id: input.newId() }),
     });
     if (!parsed.success && findings.length === 0)
       findings.push(...complaints(kind, parsed.error, cells, line));
@@ -118,7 +118,7 @@ function readCells(kind: ThingKind, cells: Readonly<Record<string, string>>, nam
   const draft: Record<string, unknown> = {};
   const findings: Finding[] = [];
   const usual = (key: string) => {
-    const shape = shapeOf(THINGS[kind].schema)[key];
+    const shape = shapeOf(kind)[key];
     return shape?.safeParse(undefined).success ?? false;
   };
   for (const [key, { column, read, wanted }] of fieldsOf(kind)) {
@@ -131,10 +131,6 @@ function readCells(kind: ThingKind, cells: Readonly<Record<string, string>>, nam
       findings.push({ code: 'cell-unreadable', severity: 'error', line, column, value: cell ?? '', wanted });
   }
   return { draft, findings };
-}
-
-function shapeOf(schema: z.ZodType): Readonly<Record<string, z.ZodType | undefined>> {
-  return 'shape' in schema ? (schema.shape as Record<string, z.ZodType>) : {};
 }
 
 /** What the schema says of a row that was read cell by cell, each at its column. */

@@ -118,6 +118,12 @@ export function fieldsOf(kind: ThingKind): readonly (readonly [string, AnyField]
   return Object.entries(THINGS[kind].fields) as unknown as readonly (readonly [string, AnyField])[];
 }
 
+/** The schema of each field of a thing, its id with them. */
+export function shapeOf(kind: ThingKind): Readonly<Record<string, z.ZodType | undefined>> {
+  const { schema } = THINGS[kind];
+  return 'shape' in schema ? (schema.shape as Record<string, z.ZodType>) : {};
+}
+
 /** A thing as those may see it who are not members: what the group keeps to itself is gone, and stands as unknown. */
 export function masked<K extends ThingKind>(kind: K, thing: FieldsOf[K]): FieldsOf[K] {
   const hidden = fieldsOf(kind).flatMap(([key, { hidden: hide }]) =>

@@ -9,6 +9,7 @@ import {
   servicesOf,
   usualShiftHz,
   usualShiftIn,
+  usualShiftOf,
 } from '@umbrex/core/facts';
 import { readLine } from '@umbrex/core/listing';
 import { describe, expect, it } from 'vitest';
@@ -51,6 +52,15 @@ describe('the table of countries', () => {
     ['other', 462_650_000, 0],
   ])('in %s at %d Hz, whatever the service: %d Hz', (country, hz, shift) =>
     expect(usualShiftIn(country, hz)).toBe(shift),
+  );
+  it.each([
+    ['gmrs', 'US', 462_650_000, 5_000_000],
+    // Its service has none there, the country has.
+    ['business', 'US', 462_650_000, 5_000_000],
+    ['other', 'AU', 476_425_000, 750_000],
+    ['other', 'US', 155_000_000, 0],
+  ] as const)('of a channel of %s in %s at %d Hz: %d Hz', (service, country, hz, shift) =>
+    expect(usualShiftOf(service, country, hz)).toBe(shift),
   );
   it('every pair of every table shifts as its service says', () => {
     for (const service of Object.values(SERVICES))

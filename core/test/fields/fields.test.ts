@@ -86,6 +86,23 @@ describe.each(KINDS)('every field of a %s', (kind) => {
     ));
 });
 
+describe('a version that nobody could read', () => {
+  it.each(KINDS)('of a %s is told without a stop, whatever stands in its fields', (kind) =>
+    fc.assert(
+      fc.property(
+        anyThing(kind),
+        fc.dictionary(fc.constantFrom(...fieldsOf(kind).map(([key]) => key)), fc.jsonValue()),
+        (after, odd) => {
+          const before = { ...after, ...odd };
+          for (const { title } of changesBetween(kind, before, after, NAMES)) expect(title).not.toBe('');
+          expect(() => changesBetween(kind, after, before, NAMES)).not.toThrow();
+        },
+      ),
+      { numRuns: 200 },
+    ),
+  );
+});
+
 describe('what is for members only', () => {
   it('is gone from what others get, and nothing else is', () =>
     fc.assert(

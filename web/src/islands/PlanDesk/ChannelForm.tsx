@@ -1,5 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useStore } from '@nanostores/react';
+import { usualShiftOf } from '@umbrex/core/facts';
 import { THINGS } from '@umbrex/core/fields';
 import type { Channel, Group, Plan } from '@umbrex/core/model';
 import { hzFromMHzText } from '@umbrex/core/units';
@@ -8,7 +9,7 @@ import { useForm } from 'react-hook-form';
 import { ChoiceField, LineField, named } from '../../ui/bound';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
-import { channelFormSchema, type ChannelForm as Form, formOf, shiftAt, shiftText } from './channelForm';
+import { channelFormSchema, type ChannelForm as Form, formOf, shiftText } from './channelForm';
 
 const { fields: CHANNEL } = THINGS.channel;
 const CHOICES = {
@@ -102,7 +103,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
   const way = watch('way');
   const receiveHz = hzFromMHzText(watch('receive').trim().replace(',', '.'));
   // While the frequency cannot be read nobody knows what is usual there.
-  const shiftHz = receiveHz === undefined ? undefined : shiftAt(channel, country, receiveHz);
+  const shiftHz = receiveHz === undefined ? undefined : usualShiftOf(channel.service, country, receiveHz);
   const isTrunked = watch('network').trim() !== '';
   return (
     <form className="space-y-3" onSubmit={handleSubmit(submit)} noValidate>

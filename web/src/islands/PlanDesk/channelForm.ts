@@ -1,4 +1,4 @@
-import { SERVICES, usualShiftHz, usualShiftIn } from '@umbrex/core/facts';
+import { usualShiftOf } from '@umbrex/core/facts';
 import { readTone } from '@umbrex/core/listing';
 import { type Channel, ChannelSchema, kindOf, type Plan } from '@umbrex/core/model';
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
@@ -44,16 +44,6 @@ const parts = (text: string) =>
 const localWord = (isLocal: boolean | 'unknown') =>
   isLocal === 'unknown' ? 'unknown' : isLocal ? 'yes' : 'no';
 
-/** How far repeaters shift where a channel is, in hertz: by its own service where that is known, else by those of the country; 0 where nothing is usual. */
-export function shiftAt(
-  { service }: Pick<Channel, 'service'>,
-  country: Plan['country'],
-  receiveHz: number,
-): number {
-  const own = service === 'other' ? 0 : usualShiftHz(SERVICES[service], receiveHz);
-  return own || usualShiftIn(country, receiveHz);
-}
-
 /** A shift as people say it: `5 MHz up`, `600 kHz down`. */
 export function shiftText(hz: number): string {
   const size = Math.abs(hz);
@@ -62,7 +52,7 @@ export function shiftText(hz: number): string {
 
 export function formOf(channel: Channel, country: Plan['country']): ChannelForm {
   const kind = kindOf(channel);
-  const shiftHz = shiftAt(channel, country, channel.receiveHz);
+  const shiftHz = usualShiftOf(channel.service, country, channel.receiveHz);
   const shifted = shiftHz !== 0 && channel.transmitHz === channel.receiveHz + shiftHz;
   return {
     name: channel.name,
@@ -118,7 +108,7 @@ export function channelFormSchema(before: Channel, country: Plan['country']) {
         direct: () => receiveHz,
         repeater: () => {
           if (receiveHz === undefined) return undefined;
-          const shiftHz = shiftAt(before, country, receiveHz);
+          const shiftHz = usualShiftOf(before.service, country, receiveHz);
           return shiftHz === 0
             ? fault('receive', 'Nothing is usual here: choose “another frequency” and write it.')
             : receiveHz + shiftHz;

@@ -1,5 +1,6 @@
 import { type DirectoryEntry, DirectoryEntrySchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
+import { log } from '../log';
 
 /** A station that a directory named, as it stood when somebody last asked. */
 export interface HeardEntry {
@@ -31,15 +32,16 @@ export async function keepEntries(
     .merge();
 }
 
-/** Everything directories said so far, nearest first. */
+/** Everything directories said so far, nearest first. One that cannot be read is left out until the directory is asked again. */
 export async function heardEntries(db: Knex, workspaceId: string): Promise<HeardEntry[]> {
   const rows = await db('directory_entry')
     .where({ workspace_id: workspaceId })
     .orderBy('distance_m')
     .orderBy('id');
-  return rows.map((row) => ({
-    entry: DirectoryEntrySchema.parse(row.document),
-    source: row.source,
-    distanceM: row.distance_m,
-  }));
+  return rows.flatMap((row) => {
+    const entry = DirectoryEntrySchema.safeParse(row.document).data;
+    if (entry) return [{ entry, source: row.source, distanceM: row.distance_m }];
+    log.error({ source: row.source, id: row.id }, 'an entry of a directory cannot be read');
+    return [];
+  });
 }
