@@ -141,6 +141,8 @@ describe('how a sheet begins', () => {
   });
 });
 
+const TEAM = '00000000-0000-4000-8000-000000000011';
+
 describe('what an edit was', () => {
   it('a description that was replaced is said with what is other in it, and not written out', () => {
     const document = { id: 'x', title: 'Old', fields: [1], keys: { a: 'A' } };
@@ -151,11 +153,11 @@ describe('what an edit was', () => {
     });
   });
   it('a change is said field by field in words, long ones cut', () => {
-    const before = { name: 'Ada', note: '', teamIds: ['t'] };
+    const before = { name: 'Ada', note: '', teamIds: [TEAM] };
     const after = { name: 'Ada', note: 'x'.repeat(300), teamIds: [] };
     const { what, changes } = editText(
       { kind: 'person', before, after },
-      { team: [{ id: 't', name: 'Watch' }] },
+      { team: [{ id: TEAM, name: 'Watch' }] },
     );
     expect(what).toBe('changed the person “Ada”');
     expect(changes).toEqual(['teams: Watch → none', `note: none → ${'x'.repeat(119)}…`]);
