@@ -1,5 +1,7 @@
 import {
   assign,
+  type Cell,
+  type FitDevice,
   fitDevice,
   fitPlan,
   type Numbering,
@@ -315,10 +317,24 @@ describe('one number for each channel across a fleet', () => {
           const found = numberFleet(few, fleet, none);
           expectAsPromised(few, fleet, found);
           expect(found.bound).toBe(found.total);
-          expect(found.total).toBe(bestOf(few, fleet));
+          const { best, luck } = bestOf(few, fleet);
+          if (luck === 0) expect(found.total).toBe(best);
+          expect(best).toBeGreaterThanOrEqual(found.total);
+          // One channel more on each of those sets, talked on and a must, with the ease of a number.
+          expect(best - found.total).toBeLessThanOrEqual(luck * 2 * 3 * 10 + (luck > 0 ? 6 : 0));
         },
       ),
-      { numRuns: runs(60) },
+      {
+        numRuns: runs(60),
+        // Two channels that share a place leave a full set room for a third by luck.
+        examples: [
+          [
+            ['talk', 'fixed', 'talk', 'fixed'],
+            ['must', 'must', 'must', 'must'],
+            [1, 2, 1, 1, 1],
+          ],
+        ],
+      },
     ));
   it('a set keeps a factory place that is the channel already, and says under which label', () => {
     const north = repeater('North', 462.55, 467.55, { id: uuid(990) });
@@ -389,18 +405,25 @@ describe('one number for each channel across a fleet', () => {
   });
 });
 
+const cellsOf = (any: Plan, fleet: readonly NumberingKind[], numbers: Numbers) =>
+  fleet.map(({ device }) => fitPlan(any, device, numbers).cells);
+
+/** Whether a channel sits where its number is read on a set. */
+const isAt = (device: FitDevice, { slot }: Cell, number: number | undefined): boolean =>
+  slot !== null && number !== undefined && device.slotRead.get(number)?.number === slot.number;
+
 /** Counts on the fits themselves who reads each channel at its number, and who talks there. */
 function countedOn(any: Plan, fleet: readonly NumberingKind[], numbers: Numbers) {
   const counts = any.channels.map(() => ({ there: 0, talking: 0 }));
-  for (const { device, weight } of fleet)
-    fitPlan(any, device, numbers).cells.forEach((cell, row) => {
+  cellsOf(any, fleet, numbers).forEach((cells, kind) => {
+    const { device, weight } = fleet[kind] as NumberingKind;
+    cells.forEach((cell, row) => {
       const count = counts[row];
-      const number = numbers[cell.channelId];
-      if (!count || !cell.slot || number === undefined) return;
-      if (device.slotRead.get(number)?.number !== cell.slot.number) return;
+      if (!count || !isAt(device, cell, numbers[cell.channelId])) return;
       count.there += weight;
       if (cell.verdict !== 'listen') count.talking += weight;
     });
+  });
   return counts;
 }
 
@@ -426,30 +449,47 @@ function expectAsPromised(any: Plan, fleet: readonly NumberingKind[], found: Num
   });
 }
 
-/** Every numbering of a few channels by 1 to 6, fitted, and what it comes to by hand: none of these sets asks for more values anywhere. */
-function bestOf(any: Plan, fleet: readonly NumberingKind[]): number {
-  let best = 0;
-  const walk = (row: number, numbers: Record<string, number>): void => {
-    const one = any.channels[row];
-    if (!one) {
-      const counts = countedOn(any, fleet, numbers);
-      const points = any.channels.map(({ tier }, i) => {
-        const { there = 0, talking = 0 } = counts[i] ?? {};
-        const value = { must: 3, should: 2, nice: 1 }[tier];
-        return there === 0 ? 0 : 2 * value * (10 * talking + (there - talking)) + 6;
-      });
-      best = Math.max(
-        best,
-        points.reduce((a, b) => a + b, 0),
-      );
-      return;
-    }
-    walk(row + 1, numbers);
-    for (let n = 1; n <= 6; n++)
-      if (!Object.values(numbers).includes(n)) walk(row + 1, { ...numbers, [one.id]: n });
+/**
+ * Every numbering of a few channels by 1 to 6, fitted, and what the best comes to by hand: none of these sets asks for more values
+ * anywhere. And the weight of the sets on which more channels come in than they have places, since some share one: who comes in so is
+ * counted in what is best, and is promised by nobody (`expectAsPromised`).
+ */
+function bestOf(any: Plan, fleet: readonly NumberingKind[]): { best: number; luck: number } {
+  const lucky = new Set<NumberingKind>();
+  const totals = numberingsOf(any.channels).map((numbers) => {
+    cellsOf(any, fleet, numbers).forEach((cells, k) => {
+      const kind = fleet[k] as NumberingKind;
+      const { capacity = Number.POSITIVE_INFINITY } = kind.device.description;
+      const isFree = (slot: { number: number }) =>
+        kind.device.freeSlots.some(({ number }) => number === slot.number);
+      const inFree = cells.filter(({ slot }) => slot && isFree(slot)).length;
+      if (inFree > Math.min(capacity, kind.device.freeSlots.length)) lucky.add(kind);
+    });
+    const counts = countedOn(any, fleet, numbers);
+    return any.channels.reduce((sum, { tier }, row) => {
+      const { there = 0, talking = 0 } = counts[row] ?? {};
+      const value = { must: 3, should: 2, nice: 1 }[tier];
+      return sum + (there === 0 ? 0 : 2 * value * (10 * talking + (there - talking)) + 6);
+    }, 0);
+  });
+  return {
+    best: Math.max(...totals),
+    luck: [...lucky].reduce((sum, { weight }) => sum + weight, 0),
   };
-  walk(0, {});
-  return best;
+}
+
+/** Every way to give channels different numbers of 1 to 6, or none. */
+function numberingsOf(channels: readonly Channel[]): Record<string, number>[] {
+  return channels.reduce<Record<string, number>[]>(
+    (all, { id }) =>
+      all.flatMap((numbers) => [
+        numbers,
+        ...[1, 2, 3, 4, 5, 6]
+          .filter((n) => !Object.values(numbers).includes(n))
+          .map((n) => ({ ...numbers, [id]: n })),
+      ]),
+    [{}],
+  );
 }
 
 describe('more channels than places', () => {
