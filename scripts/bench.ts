@@ -6,6 +6,7 @@ import { readPlan } from '@umbrex/core/formats';
 import { readLine } from '@umbrex/core/listing';
 import { ChannelSchema, type Description, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
 import { prove, writeSheet } from '@umbrex/core/procedure';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import highs from 'highs';
 import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
@@ -67,7 +68,7 @@ const units: Unit[] = Array.from({ length: 1000 }, (_, i) =>
 
 // The result as the board gives it: cells a unit, since that is what a reader of the result gets.
 const perUnit = () => {
-  const board = fitBoard(plan, units, forty);
+  const board = fitBoard(plan, units, forty, NO_GROUNDS);
   return board.kinds.flatMap((kind) => kind.unitIds.map((unitId) => ({ unitId, cells: kind.cells })));
 };
 const result = perUnit();
@@ -80,10 +81,10 @@ compare(
   { name: 'fit', run: perUnit },
   { name: 'JSON', run: () => JSON.parse(JSON.stringify(result)) },
 );
-const board = fitBoard(plan, units, forty);
+const board = fitBoard(plan, units, forty, NO_GROUNDS);
 compare(
   'the same, as the board keeps it (cells once a kind) / JSON round trip of the board',
-  { name: 'fit', run: () => fitBoard(plan, units, forty) },
+  { name: 'fit', run: () => fitBoard(plan, units, forty, NO_GROUNDS) },
   { name: 'JSON', run: () => JSON.parse(JSON.stringify(board)) },
 );
 
@@ -94,7 +95,7 @@ const fleet = z
 const fitter = new BoardFitter();
 // As the worker has them: without their keys.
 const fitParts = descriptions.map(({ behaviour: _, recipes: __, ...rest }): Description => rest);
-fitter.board(plan, fleet, fitParts);
+fitter.board(plan, fleet, fitParts, NO_GROUNDS);
 let edits = 0;
 const edited = () => {
   edits++;
@@ -105,8 +106,8 @@ const edited = () => {
 };
 compare(
   `one edit of ${plan.channels.length} channels x ${fleet.length} units, only what it touches judged anew / the whole fit`,
-  { name: 'edit', run: () => fitter.board(edited(), fleet, fitParts) },
-  { name: 'whole', run: () => fitBoard(edited(), fleet, fitParts) },
+  { name: 'edit', run: () => fitter.board(edited(), fleet, fitParts, NO_GROUNDS) },
+  { name: 'whole', run: () => fitBoard(edited(), fleet, fitParts, NO_GROUNDS) },
 );
 for (const description of descriptions) {
   const { now, wanted, changes, sheet, proof } = prepare(demo, description);
@@ -141,14 +142,14 @@ compare(
   { name: 'schema', run: () => demo.channels.map((c) => ChannelSchema.parse(c)) },
 );
 
-const kinds = numberingKinds(fleet, descriptions);
+const kinds = numberingKinds(fleet, descriptions, NO_GROUNDS);
 const none = { last: {}, pins: {} };
 const numbering = numberFleet(plan, kinds, none);
 if (numbering.bound !== numbering.total) throw new Error('the numbering is not proven');
 compare(
   `numbering of 250 channels across ${fleet.length} units / fitting the same (${numbering.total} points, gap 0, first fit ${numbering.firstFit})`,
   { name: 'number', run: () => numberFleet(plan, kinds, none) },
-  { name: 'fit', run: () => fitBoard(plan, fleet, descriptions) },
+  { name: 'fit', run: () => fitBoard(plan, fleet, descriptions, NO_GROUNDS) },
 );
 
 /* The same assignment by an independent solver: 60 channels at 90 numbers, gains of a fixed sequence. */

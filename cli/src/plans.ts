@@ -6,6 +6,7 @@ import { afterSheet, fromUnknown, prepare, talkers, triedAs } from '@umbrex/core
 import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
 import { type Description, numbersWith, type Plan } from '@umbrex/core/model';
 import { proveCopy, stepSlips } from '@umbrex/core/procedure';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import { adviseTones } from '@umbrex/core/tones';
 import { shippedDescriptions } from '../../devices/read';
 import { type Outcome, parseOptions, readDevices, readFile, readUnitFile, UsageError } from './read';
@@ -71,7 +72,7 @@ export function number(path: string, words: readonly string[]): Outcome {
     };
     return { ok: false, json: { ok: false, file: values.fleet, findings: [finding] } };
   }
-  const kinds = numberingKinds(fleet.value, devices.value);
+  const kinds = numberingKinds(fleet.value, devices.value, NO_GROUNDS);
   const { channels, total, bound, firstFit, findings } = numberFleet(
     plan.value,
     kinds,

@@ -56,7 +56,7 @@ export function rules(words: readonly string[]): Outcome {
     bareChannel({ name: row.name, receiveHz: row.receiveHz, transmitHz: row.transmitHz, service: id }),
     device.value,
     { country },
-    licences,
+    { each: [licences] },
   );
   const json =
     rule.may === 'transmit'

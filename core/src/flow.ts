@@ -1,5 +1,7 @@
 import type { Finding } from './findings/index';
 import {
+  type AbleToSend,
+  ableToSend,
   type Called,
   type Cell,
   type Fit,
@@ -42,6 +44,7 @@ import {
   type Unit,
 } from './model/index';
 import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
+import type { Sender } from './rules/index';
 
 /**
  * What a sheet begins from: a memory that is known; an unknown one, of which each value is set anew; one that is reset first; a file that
@@ -65,11 +68,14 @@ export interface Prepared {
   readonly unseen: readonly number[];
   /** Places that the plan wrote and that it wants no more, where no step is known that empties them. */
   readonly stays: readonly number[];
+  /** Places that can send once the sheet is done, although whoever holds the set has no right to it there. */
+  readonly ableToSend: readonly AbleToSend[];
 }
 
-/** What of a unit its fit depends on: the numbers its holder keeps, what is known of it, which of that may go, a repeater's channel, its role. */
-export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> &
-  Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names'>>;
+/** What of a unit its fit depends on: the numbers its holder keeps, what is known of it, which of that may go, who sends with it, its role. */
+export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & { readonly sender?: Sender } & Partial<
+    Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names'>
+  >;
 
 const NEW: Unit['holds'] = {
   what: 'factory',
@@ -84,13 +90,13 @@ const UNSEEN: Unit['holds'] = { ...NEW, what: 'unknown', rest: 'unknown' };
 /** Everything but the proof. */
 export type Composed = Omit<Prepared, 'proof' | 'way'>;
 
-/** The same as `prepare`, but without trying the sheet. */
-export function compose(
+/** A fit beside what a set holds, and what turns the one into the other. */
+function changesFor(
   plan: Plan,
   description: Description,
-  unit?: UnitState,
-  others: readonly Called[] = [],
-): Composed {
+  unit: UnitState | undefined,
+  others: readonly Called[],
+) {
   const holds = unit?.holds ?? NEW;
   const { memory: known, notUnderstood } = heldMemory(description, holds);
   const { now, resets } = startOf(description, known, unit);
@@ -100,6 +106,37 @@ export function compose(
   const keeps = unit?.keeps ?? [];
   const { wanted, stays } = wantedOf(description, fit.image, resets ? {} : holds.wrote, keeps);
   const changes = diff(description, now, wanted);
+  return { holds, known, notUnderstood, resets, device, fit, keeps, wanted, stays, changes };
+}
+
+/**
+ * Whether a set that was loaded from the plan would be loaded otherwise now: the plan is another one, or whoever holds it may send where they
+ * could not, or no more where they could. Its sheet says what to change.
+ */
+export function wantsChange(
+  plan: Plan,
+  description: Description,
+  unit: UnitState,
+  others: readonly Called[] = [],
+): boolean {
+  if (unit.holds.what !== 'plan') return false;
+  const { places, settings } = changesFor(plan, description, unit, others).changes;
+  return places.length > 0 || settings.length > 0;
+}
+
+/** The same as `prepare`, but without trying the sheet. */
+export function compose(
+  plan: Plan,
+  description: Description,
+  unit?: UnitState,
+  others: readonly Called[] = [],
+): Composed {
+  const { holds, known, notUnderstood, resets, device, fit, keeps, wanted, stays, changes } = changesFor(
+    plan,
+    description,
+    unit,
+    others,
+  );
   const written = writeSheet(description, changes, { pickedTone: unit?.pickedTone ?? 'unknown', resets });
   const findings = [
     ...notUnderstood.map((what): Finding => ({ code: 'held-not-understood', severity: 'error', ...what })),
@@ -118,6 +155,12 @@ export function compose(
     toAccept: written.overwrites.filter((number) => own.has(number) && !accepted.has(number)),
     unseen: written.overwrites.filter((number) => unknown.has(number)),
     stays,
+    ableToSend: ableToSend(
+      device,
+      afterSheet(description, { now: known, changes, sheet: written }),
+      new Set(fit.image.slots.keys()),
+      plan,
+    ),
   };
 }
 

@@ -6,6 +6,7 @@ import { fitBoard } from '@umbrex/core/fit';
 import { afterSheet, prepare, triedAs } from '@umbrex/core/flow';
 import { type Channel, type Description, PlanSchema, UnitSchema } from '@umbrex/core/model';
 import { readBackLines, settingLines } from '@umbrex/core/procedure';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
@@ -38,7 +39,7 @@ function expectWords(findings: readonly Finding[]): void {
 
 /** All that is said of a plan: by itself, on every device, on every sheet. */
 function allFindings(plan: typeof PLAN, kinds: readonly Description[] = KINDS): Finding[] {
-  const board = fitBoard(plan, UNITS, KINDS);
+  const board = fitBoard(plan, UNITS, KINDS, NO_GROUNDS);
   return [
     ...reviewPlan(plan).map(({ finding }) => finding),
     ...board.kinds.flatMap(({ cells }) => cells.flatMap(({ findings }) => findings)),

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { heldAfter } from '@umbrex/core/flow';
 import type { Channel, Station } from '@umbrex/core/model';
+import { senderOf, transmitRule } from '@umbrex/core/rules';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Role } from '../src/contract/roles';
 
@@ -195,5 +197,76 @@ describe('what an editor gets', () => {
     }
     const [row] = await db('edit').where({ workspace_id: workspace.id }).count('* as n');
     expect([seen.length, new Set(seen).size]).toEqual([Number(row?.n), Number(row?.n)]);
+  });
+});
+
+describe('where somebody may send', () => {
+  it('is the same on the board, on their sheet, under People, by the rules, for ten holders and ten channels', async () => {
+    const desk = await deskOf('editor');
+    const { plan } = desk.state;
+    const ten = [...new Set(desk.fleet.flatMap(({ personId }) => personId ?? []))].slice(0, 10);
+    const people = await peopleView(desk);
+    expect(ten).toHaveLength(10);
+    for (const personId of ten) {
+      const sets = desk.fleet.filter((unit) => unit.personId === personId);
+      const sending = new Set<string>();
+      for (const { id, descriptionId } of sets) {
+        const sheet = await sheetView(desk, id);
+        const board = desk.board.kinds.find(({ unitIds }) => unitIds.includes(id));
+        const description = desk.descriptions.find(
+          (one) => one.description.id === descriptionId,
+        )?.description;
+        if (!sheet || !board || !description) throw new Error('no sheet');
+        const sender = senderOf(desk.grounds, { id });
+        for (const [i, channel] of plan.channels.slice(0, 10).entries()) {
+          const [onSheet, onBoard] = [sheet.data.fit.cells[i], board.cells[i]];
+          expect([onSheet?.channelId, onSheet?.verdict]).toEqual([channel.id, onBoard?.verdict]);
+          const sends = onSheet?.verdict === 'full' || onSheet?.verdict === 'adapted';
+          if (sends) expect(transmitRule(channel, description, plan, sender).may).toBe('transmit');
+        }
+        for (const { channelId, verdict } of sheet.data.fit.cells)
+          if (verdict === 'full' || verdict === 'adapted') sending.add(channelId);
+      }
+      expect(people.mayTalk[personId]).toMatch(new RegExp(`^Sends on ${sending.size} of `));
+    }
+  });
+  it('follows a licence that ends: the board, the sheet, People and Today, and the set is changed by nobody in silence', async () => {
+    const desk = await deskOf('editor');
+    const sendsWell = desk.board.kinds.find(({ descriptionId }) => descriptionId === 'guided-handheld');
+    const unit = desk.fleet.find(({ id, personId }) => personId && sendsWell?.unitIds.includes(id));
+    const held = (await listThings(db, 'person', workspace.id)).find(
+      ({ value }) => value.id === unit?.personId,
+    );
+    const row = (await listThings(db, 'unit', workspace.id)).find(({ value }) => value.id === unit?.id);
+    if (!unit || !held || !row) throw new Error('nobody holds one');
+    const sheet = await sheetView(desk, unit.id);
+    if (!sheet) throw new Error('no sheet');
+    const kind = sheet.data.description;
+    const holds = heldAfter(kind, sheet.data, unit.holds, 1, '2026-11-01');
+    await db.transaction(async (trx) => {
+      await saveThing(trx, 'unit', workspace.id, unit.id, row.version, { ...unit, holds });
+      const ended = held.value.licences.map((licence) => ({ ...licence, expires: '2020-01-01' }));
+      await saveThing(trx, 'person', workspace.id, held.value.id, held.version, {
+        ...held.value,
+        licences: ended,
+      });
+    });
+    const then = await deskOf('editor');
+    const talks = (cells: readonly { verdict: string }[]) =>
+      cells.filter(({ verdict }) => verdict === 'full' || verdict === 'adapted').length;
+    const ownKind = then.board.kinds.find(({ unitIds }) => unitIds.includes(unit.id));
+    expect([talks(ownKind?.cells ?? []), ownKind?.title]).toEqual([0, `${kind.title}, as loaded, listens only`]);
+    const now = await sheetView(then, unit.id);
+    expect(talks(now?.data.fit.cells ?? [])).toBe(0);
+    expect(now?.data.sheet.steps.length).toBeGreaterThan(0);
+    expect((await peopleView(then)).mayTalk[held.value.id]).toMatch(/^Sends on 0 of /);
+    const due = new Map(
+      (await todayView(then)).due.map(({ code, items }) => [code, items.map(({ id }) => id)]),
+    );
+    expect(due.get('licences-over')).toContain(held.value.id);
+    expect(due.get('units-to-change')).toEqual([unit.id]);
+    // What it holds is what was loaded, until somebody did the sheet.
+    const after = (await listThings(db, 'unit', workspace.id)).find(({ value }) => value.id === unit.id);
+    expect(after?.value.holds).toEqual(holds);
   });
 });

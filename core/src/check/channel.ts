@@ -1,7 +1,7 @@
-import { SERVICES, type Service, type ServiceChannel, servicesOf } from '../facts/index';
+import { SERVICES, type Service, servicesOf } from '../facts/index';
 import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, wantedReceiveTone } from '../model/index';
-import { type RuleContext, type RuleRow, ruleRows, touchedService } from '../rules/index';
+import { neverTested, type RuleContext, type RuleRow, ruleRows, touchedService } from '../rules/index';
 import type { NextMove, PlanFinding, Repair } from './finding';
 
 /** Words by which people expect a tone to keep others out. */
@@ -9,8 +9,13 @@ const EXPECTS_PRIVACY = /\b(private|privacy|secret|secure|confidential)\b/i;
 /** A licence that ends within this many days is worth a look. */
 const SOON_DAYS = 60;
 
+/** What a plan is checked with: the rules, and the day (YYYY-MM-DD) that tells which licences end. */
+export interface CheckContext extends RuleContext {
+  readonly today?: string;
+}
+
 /** What is wrong or worth knowing about one channel by itself. */
-export function checkChannel(channel: Channel, plan: Plan, context: RuleContext): PlanFinding[] {
+export function checkChannel(channel: Channel, plan: Plan, context: CheckContext): PlanFinding[] {
   const found: PlanFinding[] = [];
   const add = (next: NextMove, finding: Finding, repair?: Repair) =>
     found.push({ finding, channelId: channel.id, next, ...(repair && { repair }) });
@@ -125,7 +130,7 @@ function checkWidth(channel: Channel, rows: readonly RuleRow[], add: Add): void 
     add('look', { code: 'wide-beside-narrow', severity: 'note' }, narrow);
 }
 
-function checkRow({ channel, licensed, service }: RuleRow, { today }: RuleContext, add: Add): void {
+function checkRow({ channel, licensed, service }: RuleRow, { today }: CheckContext, add: Add): void {
   if (channel?.reservedFor)
     add('fix', {
       code: 'reserved-channel',
@@ -144,18 +149,4 @@ function checkRow({ channel, licensed, service }: RuleRow, { today }: RuleContex
 function dayAfter(day: string, days: number): string {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   return new Date(Date.UTC(year, month - 1, date + days)).toISOString().slice(0, 10);
-}
-
-/** Whether a channel is a distress or calling channel of its country, on which nobody keys up to test. */
-export function neverTested(
-  channel: Pick<Channel, 'receiveHz'>,
-  context: RuleContext,
-): ServiceChannel | undefined {
-  for (const service of servicesOf(context.country, context.tables ?? Object.values(SERVICES))) {
-    const row = service.channels.find(
-      (candidate) => candidate.neverTest && candidate.receiveHz === channel.receiveHz,
-    );
-    if (row) return row;
-  }
-  return undefined;
 }

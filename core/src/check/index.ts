@@ -5,7 +5,6 @@ import { checkChannel } from './channel';
 import type { NextMove, PlanFinding } from './finding';
 
 export { neighbours } from './between';
-export { neverTested } from './channel';
 export type { NextMove, PlanFinding, Repair } from './finding';
 export * from './gather';
 export * from './radioCheck';

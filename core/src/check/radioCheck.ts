@@ -1,5 +1,5 @@
 import { type Channel, kindOf, type Plan } from '../model/index';
-import { neverTested } from './channel';
+import { neverTested } from '../rules/index';
 
 /** A set that one could be called from, and the channels of the plan it can talk on. */
 export interface Partner {

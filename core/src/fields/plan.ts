@@ -104,4 +104,6 @@ export const PLAN_FIELDS = {
     ),
     true,
   ),
+  withoutRight: field('channels without a right to send', choice(['leave-out', 'warn'], 'leave-out'), true),
+  spares: field('sets of nobody', choice(['licensed', 'listen-only'], 'licensed'), true),
 } satisfies Fields<PlanHead>;

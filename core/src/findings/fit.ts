@@ -51,6 +51,10 @@ export type FitFinding =
   | { readonly code: 'licence-does-not-cover'; readonly holds: string }
   | { readonly code: 'licence-expired'; readonly expires: string }
   | { readonly code: 'licence-expiry-unknown' }
+  /** Who keeps the repeater said no, or their leave has ended. */
+  | { readonly code: 'keeper-refused' }
+  /** Its talk key would send here without a right to it, and it cannot be told not to. */
+  | { readonly code: 'left-out-without-right'; readonly transmitHz: number }
   | { readonly code: 'nobody-transmits-here' }
   | { readonly code: 'reserved-channel'; readonly use: string }
   | { readonly code: 'hand-held-only' }

@@ -1,8 +1,10 @@
 import type { Finding } from '../findings/index';
 import type { Description, Numbers, Unit } from '../model/index';
+import type { Grounds, NO_GROUNDS } from '../rules/index';
 import { type FitPlan, fitPlan } from './fit';
 import { fitIdentity, hasIdentity } from './identity';
 import type { Cell, Fit } from './image';
+import type { Verdict } from './judge';
 import { type UnitKind, unitKinds } from './kinds';
 import { unnamed, writesNames } from './naming';
 import { pickedToneFindings } from './pickedTone';
@@ -31,9 +33,12 @@ export function fitBoard(
   plan: FitPlan,
   units: readonly Unit[],
   descriptions: readonly Description[],
+  grounds: Grounds | typeof NO_GROUNDS,
   numbers: Numbers = {},
 ): Board {
-  return boardOf(plan, unitKinds(units, descriptions), ({ device }) => fitPlan(plan, device, numbers));
+  return boardOf(plan, unitKinds(units, descriptions, grounds), ({ device }) =>
+    fitPlan(plan, device, numbers),
+  );
 }
 
 /** The board of a fleet sorted into kinds, with the fit of each as `fitOf` gives it. */
@@ -61,7 +66,7 @@ export function boardOf(
     const cells = isNamed ? fit.cells : fit.cells.map(unnamed);
     return { key, descriptionId: description.id, keeps, title, unitIds, cells };
   });
-  return { kinds: togetherWhereAlike(kinds, fleet), unitFindings };
+  return { kinds: toldApart(togetherWhereAlike(kinds, fleet)), unitFindings };
 }
 
 /** The part of a board that is about some sets: what it says of them does not depend on which others are left out. */
@@ -71,6 +76,31 @@ export function boardFor({ kinds, unitFindings }: Board, unitIds: ReadonlySet<st
     kinds: seen.filter((kind) => kind.unitIds.length > 0),
     unitFindings: Object.fromEntries(Object.entries(unitFindings).filter(([id]) => unitIds.has(id))),
   };
+}
+
+/** On how many of a plan's channels somebody sends with the sets they hold. */
+export interface MaySend {
+  readonly sends: number;
+  readonly unknown: number;
+  /** Channels that the plan sends on at all. */
+  readonly of: number;
+}
+
+/** Counts the channels on which at least one of some sets sends, as their sheets have it. */
+export function maySend(
+  { kinds }: Board,
+  unitIds: ReadonlySet<string>,
+  { channels }: Pick<FitPlan, 'channels'>,
+): MaySend {
+  const cells = kinds
+    .filter((kind) => kind.unitIds.some((id) => unitIds.has(id)))
+    .flatMap((kind) => kind.cells);
+  const withVerdict = (...wanted: readonly Verdict[]) =>
+    new Set(cells.flatMap(({ channelId, verdict }) => (wanted.includes(verdict) ? [channelId] : [])));
+  const sends = withVerdict('full', 'adapted');
+  const unknown = [...withVerdict('unknown')].filter((id) => !sends.has(id));
+  const of = channels.filter(({ transmitHz }) => transmitHz !== null).length;
+  return { sends: sends.size, unknown: unknown.length, of };
 }
 
 /** Sets that were loaded stand with those of their kind that were not, as long as every channel comes to the very same on both. */
@@ -89,6 +119,18 @@ function togetherWhereAlike(kinds: readonly BoardKind[], fleet: readonly UnitKin
     }
   }
   return [...alike.values()];
+}
+
+/** Columns of one kind of which not all send on as many channels say on how many they do: it is their holders that differ, or what they hold. */
+function toldApart(kinds: readonly BoardKind[]): BoardKind[] {
+  const sends = ({ cells }: BoardKind) =>
+    cells.filter(({ verdict }) => verdict === 'full' || verdict === 'adapted').length;
+  return kinds.map((kind) => {
+    const alike = kinds.filter(({ descriptionId }) => descriptionId === kind.descriptionId);
+    if (new Set(alike.map(sends)).size === 1) return kind;
+    const most = sends(kind);
+    return { ...kind, title: `${kind.title}, ${most === 0 ? 'listens only' : `sends on ${most}`}` };
+  });
 }
 
 /** What stands in the way of one set's fleet signalling. */

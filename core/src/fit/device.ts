@@ -14,6 +14,7 @@ import {
   type Unit,
   writtenLists,
 } from '../model/index';
+import { ANYBODY, type Sender } from '../rules/index';
 import { isMeantFor } from './meant';
 
 /** A description made ready for many look-ups: slots, lists written out, fields by what they hold, factory memory. */
@@ -40,20 +41,22 @@ export interface FitDevice {
   readonly carries: string | null;
   /** The team or role it is set up for. */
   readonly roleId: string | null;
+  /** Who sends with it, and on which day. */
+  readonly sender: Sender;
   /** Channel names as this device shortens them, as far as they were asked for. */
   readonly shortNames: Map<string, string>;
 }
 
-/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, the role it is set up for. */
-export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>>;
+/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, its role, who sends with it. */
+export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>> & { readonly sender?: Sender };
 
 /**
- * Prepares a description for the fit; the present memory is the factory's unless another is given.
+ * Prepares a description for the fit; the present memory is the factory's unless another is given, and a kind by itself is nobody's.
  */
 export function fitDevice(
   description: Description,
   present: Memory = factoryMemory(description),
-  { keeps = [], carries = null, roleId = null }: UnitPart = {},
+  { keeps = [], carries = null, roleId = null, sender = ANYBODY }: UnitPart = {},
 ): FitDevice {
   const kept = new Set(keeps);
   const slots = slotsOf(description).filter((slot) => !kept.has(slot.number));
@@ -92,6 +95,7 @@ export function fitDevice(
     present,
     carries,
     roleId,
+    sender,
     shortNames: new Map(),
   };
 }

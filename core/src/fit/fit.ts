@@ -6,6 +6,7 @@ import type { Cell, Fit, PlacedSlot } from './image';
 import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
 import { nameOn, spellable, uniqueName } from './names';
 import type { Placement } from './place';
+import { silenced } from './right';
 import { numberedPlace, type Room, roomIn } from './room';
 import { fitScan, type ScanPlan } from './scan';
 import { isThere, zoneNames } from './zones';
@@ -65,7 +66,12 @@ export function fitPlan(
     descriptionId: device.description.id,
     cells: sayWhereSplit(marked, plan.channels),
     image: {
-      slots: new Map([...scan.slots, ...zoneNames(plan, device, scan.slots), ...alerts.places]),
+      slots: new Map([
+        ...scan.slots,
+        ...silenced(device, new Set(scan.slots.keys()), plan),
+        ...zoneNames(plan, device, scan.slots),
+        ...alerts.places,
+      ]),
       settings: { ...wantedSettings(plan, device), ...scan.settings, ...alerts.settings },
     },
     findings: alerts.findings,

@@ -12,4 +12,5 @@ export * from './numbering';
 export * from './otherNumbers';
 export * from './pickedTone';
 export * from './refit';
+export * from './right';
 export * from './together';

@@ -10,14 +10,15 @@ import {
 import { type RuleContext, transmitRule } from '../rules/index';
 import { belonging } from './belongs';
 import { type FitDevice, fixedSlotsOn, freeSlotsFor } from './device';
-import { isReceiveOnly, type Placement, placeListen, placeTalk } from './place';
+import { isReceiveOnly, type Placed, type Placement, placeListen, placeTalk } from './place';
+import { leftOut } from './right';
 import { chooseTones } from './tones';
 
 /** How a fit can end for one channel on one device. */
 export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown';
 
 /** What of a plan the fit of one channel depends on, beside the channel itself. */
-export type FitPolicy = Pick<Plan, 'receivePolicy'> & RuleContext;
+export type FitPolicy = Pick<Plan, 'receivePolicy' | 'withoutRight'> & RuleContext;
 
 /** What a device could do with a channel, best first, before anything is known of the other channels. */
 export interface Judgement {
@@ -88,7 +89,7 @@ type Judged = Omit<Judgement, 'receiveHz'>;
 function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: FitPolicy): Judged {
   const wantedReceive = wantedReceiveTone(channel, policy.receivePolicy);
   const listen = (reasons: readonly Finding[]): Judged =>
-    judgeListening(device, channel, wantedReceive, reasons);
+    judgeListening(device, channel, wantedReceive, policy, reasons);
   const verdict = (outcome: 'no' | 'unknown', reasons: readonly Finding[]): Judged => ({
     channel,
     outcome,
@@ -103,7 +104,7 @@ function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: 
   if (device.description.transmit === 'unknown')
     return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);
 
-  const rule = transmitRule(planned, device.description, policy);
+  const rule = transmitRule(planned, device.description, policy, device.sender);
   const slots = talkSlots(device, channel);
   if (slots.length === 0) {
     const reason: Finding =
@@ -121,8 +122,10 @@ function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: 
             : { code: 'cannot-transmit-here', severity: 'error', transmitHz: channel.transmitHz };
     return listen([rule.may === 'listen' && kindOf(channel) !== 'repeater' ? rule.finding : reason]);
   }
-  if (rule.may !== 'transmit')
-    return rule.may === 'unknown' ? verdict('unknown', [rule.finding]) : listen([rule.finding]);
+  // Until somebody says when a licence ends, its holder listens.
+  if (rule.may === 'unknown' && rule.finding.code !== 'licence-expiry-unknown')
+    return verdict('unknown', [rule.finding]);
+  if (rule.may !== 'transmit') return listen([rule.finding]);
 
   const tones = chooseTones(device, channel, wantedReceive);
   if (tones.kind !== 'set') {
@@ -161,6 +164,7 @@ function judgeListening(
   device: FitDevice,
   channel: Channel,
   wantedReceive: string,
+  policy: FitPolicy,
   reasons: readonly Finding[],
 ): Judged {
   const there = fixedSlotsOn(device, channel);
@@ -172,7 +176,14 @@ function judgeListening(
   const deaf = places.filter(isReceiveOnly);
   const free = places.filter((slot) => !isReceiveOnly(slot));
   const slots = [...silent, ...deaf, ...free, ...loud];
-  const place = (slot: Slot) => placeListen(device, channel, slot, wantedReceive);
+  const unlawful = reasons.some(({ code }) => code === 'power-too-high' || code === 'set-too-wide');
+  const place = (slot: Slot): Placed => {
+    const placed = placeListen(device, channel, slot, wantedReceive);
+    if (!placed.ok || slot.fixed || placed.placement.content.kind !== 'channel') return placed;
+    const { transmitHz } = placed.placement.content;
+    const out = transmitHz === null ? null : leftOut(device, channel, transmitHz, policy, unlawful);
+    return out ? { ok: false, findings: [out] } : placed;
+  };
   let refusal: Finding | undefined;
   for (const slot of slots) {
     const placed = place(slot);

@@ -1,8 +1,9 @@
 import { heldMemory } from '../memory/index';
 import { type Description, holdsOnePair, type Unit } from '../model/index';
+import { type Grounds, type NO_GROUNDS, senderOf } from '../rules/index';
 import { type FitDevice, fitDevice } from './device';
 
-/** Devices that fit alike: of one kind, with the same numbers kept back and, where they were read, the same contents. */
+/** Devices that fit alike: of one kind, with the same numbers kept back, the same licences and, where they were read, the same contents. */
 export interface UnitKind {
   /** Tells it from the others of a fleet. */
   readonly key: string;
@@ -23,7 +24,11 @@ const titleOf = (own: number): string =>
   own === 0 ? 'as loaded' : `${own} ${own === 1 ? 'place' : 'places'} of its own`;
 
 /** Sorts a fleet into kinds that fit alike, in the order in which they come. @throws RangeError for a unit without its description */
-export function unitKinds(units: readonly Unit[], descriptions: readonly Description[]): UnitKind[] {
+export function unitKinds(
+  units: readonly Unit[],
+  descriptions: readonly Description[],
+  grounds: Grounds | typeof NO_GROUNDS,
+): UnitKind[] {
   const byId = new Map(descriptions.map((description) => [description.id, description]));
   const kinds = new Map<string, UnitKind & { units: Unit[] }>();
   for (const unit of units) {
@@ -34,7 +39,8 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
     const isRead = places.length > 0 || Object.keys(settings).length > 0;
     const carries = holdsOnePair(description) ? unit.carries : null;
     const { names } = unit;
-    const own = [keeps, isRead && [rest, places, settings, wrote], carries, names];
+    const sender = senderOf(grounds, unit);
+    const own = [keeps, isRead && [rest, places, settings, wrote], carries, names, sender.each];
     const alike = JSON.stringify([description.id, own]);
     const kind = kinds.get(alike);
     if (kind) {
@@ -47,6 +53,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       isRead && `as ${unit.id} was read`,
       carries !== null && `carries ${carries}`,
       names !== 'plan' && `names ${names}`,
+      sender.each !== null && `sent with as ${unit.id}`,
     ];
     const ownPlaces = places.filter(
       ({ number, values }) => values !== null && wrote[number] === undefined,
@@ -62,7 +69,7 @@ export function unitKinds(units: readonly Unit[], descriptions: readonly Descrip
       keeps,
       hasOwn: ownPlaces > 0,
       title: title.filter(Boolean).join(', '),
-      device: fitDevice(description, heldMemory(description, unit.holds).memory, { keeps, carries }),
+      device: fitDevice(description, heldMemory(description, unit.holds).memory, { keeps, carries, sender }),
       names,
       units: [unit],
     });

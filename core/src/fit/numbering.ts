@@ -1,4 +1,5 @@
 import { type Channel, type Description, holdsOnePair, type Plan, type Unit } from '../model/index';
+import type { Grounds, NO_GROUNDS } from '../rules/index';
 import { assign } from './assignment';
 import type { FitDevice } from './device';
 import { fitPlan } from './fit';
@@ -160,8 +161,11 @@ export function numberedRows(
 export function numberingKinds(
   units: readonly Unit[],
   descriptions: readonly Description[],
+  grounds: Grounds | typeof NO_GROUNDS,
 ): NumberingKind[] {
-  const kinds = unitKinds(units, descriptions).filter(({ description }) => !holdsOnePair(description));
+  const kinds = unitKinds(units, descriptions, grounds).filter(
+    ({ description }) => !holdsOnePair(description),
+  );
   return kinds.map(({ key, device, units: of }) => ({
     key,
     device,

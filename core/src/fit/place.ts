@@ -294,7 +294,8 @@ function setForbid(device: FitDevice, forbidden: boolean): Record<string, Native
 
 const allow = (device: FitDevice): Record<string, Native> => setForbid(device, false) ?? {};
 
-function forbidding(device: FitDevice, slot: Slot): Record<string, Native> | undefined {
+/** The values that forbid sending in a place; `undefined` where nothing there can. */
+export function forbidding(device: FitDevice, slot: Slot): Record<string, Native> | undefined {
   const field = device.field.transmitForbidden;
   return field && slot.settable.includes(field.id) ? setForbid(device, true) : undefined;
 }

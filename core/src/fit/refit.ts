@@ -1,4 +1,5 @@
 import type { Description, Numbers, Unit } from '../model/index';
+import type { Grounds, NO_GROUNDS } from '../rules/index';
 import { type Board, boardOf } from './board';
 import type { FitDevice } from './device';
 import { type FitPlan, fitPlan } from './fit';
@@ -23,16 +24,23 @@ export class BoardFitter {
     plan: FitPlan,
     units: readonly Unit[],
     descriptions: readonly Description[],
+    grounds: Grounds | typeof NO_GROUNDS,
     numbers: Numbers = {},
   ): Board {
     this.fresh = 0;
-    const fleetText = JSON.stringify([units, descriptions]);
+    const fleetText = JSON.stringify([units, descriptions, grounds]);
     if (fleetText !== this.fleetText) {
-      this.fleet = unitKinds(units, descriptions);
+      this.fleet = unitKinds(units, descriptions, grounds);
       this.fleetText = fleetText;
       this.judged.clear();
     }
-    const policyText = JSON.stringify([plan.receivePolicy, plan.country, plan.licensed]);
+    const policyText = JSON.stringify([
+      plan.receivePolicy,
+      plan.country,
+      plan.licensed,
+      plan.withoutRight,
+      plan.spares,
+    ]);
     if (policyText !== this.policyText) this.judged.clear();
     this.policyText = policyText;
     const texts = new Map(plan.channels.map((channel) => [channel.id, JSON.stringify(channel)]));

@@ -107,6 +107,13 @@ export const PlanHeadSchema = z.strictObject({
   /** The same for sets that a team or role carries, by its id: what stands here goes before what all have. */
   roleSetup: z.record(z.uuid(), SetupSchema).overwrite(inOrder).default({}),
   naming: NamingSchema.default({ all: 'now', kinds: {} }),
+  /**
+   * What becomes of a channel on a set whose holder has no right to send there, where the set cannot be told to listen only: left out, or
+   * loaded with a warning on every page of the sheet. Distress, calling and public-safety channels are left out in any case.
+   */
+  withoutRight: z.enum(['leave-out', 'warn']).default('leave-out'),
+  /** What is taken of sets that nobody of the roster holds: that whoever takes one has the licences, or has none. */
+  spares: z.enum(['licensed', 'listen-only']).default('licensed'),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 

@@ -1,5 +1,5 @@
 export * from './aliases';
 export * from './person';
-export * from './roster';
 export * from './rows';
+export * from './sender';
 export * from './transmit';

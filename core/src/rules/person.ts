@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Licence } from '../model/index';
-import type { RuleContext, RuleRow } from './rows';
+import type { RuleRow } from './rows';
 
 /** What the rules ask of a licence. */
 export type HeldLicence = Pick<Licence, 'service' | 'holds' | 'expires'>;
@@ -8,19 +8,18 @@ export type HeldLicence = Pick<Licence, 'service' | 'holds' | 'expires'>;
 /**
  * Whether a person's licences let them transmit in a service: `null` when they do, else the finding that says why not.
  * Source: 47 CFR 95.1705 (family, not employees), 95.305 (no licence), 97.5, 90.35; expiry by the licence itself.
+ * @param day as YYYY-MM-DD; without it no licence counts as ended
  */
 export function personFinding(
   licences: readonly HeldLicence[],
   row: RuleRow,
-  context: RuleContext,
+  day: string | undefined,
 ): Finding | null {
   const { service } = row;
   const source = service.licenceCitation;
   const needed = service.licence;
   if (needed === 'none') return null;
   if (needed === 'closed') return { code: 'nobody-transmits-here', severity: 'error', source };
-  if (needed === 'business' && row.licensed && expired(row.licensed.expires, context))
-    return { code: 'licence-expired', severity: 'error', expires: row.licensed.expires, source };
   const good = (licence: HeldLicence) =>
     licence.service === service.id || (service.id.startsWith('amateur') && licence.service === 'amateur');
   const mine = licences.filter(good);
@@ -41,13 +40,14 @@ export function personFinding(
     return mine.length > 0
       ? { code: 'licence-does-not-cover', severity: 'error', holds: mine[0]?.holds ?? '', source }
       : { code: 'no-licence', severity: 'error', service: service.id, source };
-  if (byHolding.some(({ expires }) => expires !== 'unknown' && !expired(expires, context))) return null;
+  if (byHolding.some(({ expires }) => expires !== 'unknown' && !hasEnded(expires, day))) return null;
   const known = byHolding.find(({ expires }) => expires !== 'unknown');
   if (byHolding.some(({ expires }) => expires === 'unknown'))
     return { code: 'licence-expiry-unknown', severity: 'warning', source };
   return { code: 'licence-expired', severity: 'error', expires: String(known?.expires), source };
 }
 
-function expired(day: string, context: RuleContext): boolean {
-  return context.today !== undefined && day < context.today;
+/** Whether a licence whose last day is `expires` is over on a day, both as YYYY-MM-DD; without a day none is. */
+export function hasEnded(expires: string, day: string | undefined): boolean {
+  return day !== undefined && expires < day;
 }

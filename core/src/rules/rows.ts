@@ -6,7 +6,7 @@ import {
   type ServiceChannel,
   servicesOf,
 } from '../facts/index';
-import type { Channel, LicensedFrequency } from '../model/index';
+import type { Channel, LicensedFrequency, Plan } from '../model/index';
 
 /** What the rules of a place are applied with; nothing in here is about a person or a device. */
 export interface RuleContext {
@@ -15,8 +15,8 @@ export interface RuleContext {
   readonly tables?: readonly Service[];
   /** The workspace's own business frequencies. */
   readonly licensed?: readonly LicensedFrequency[];
-  /** The day on which the rules are asked, as YYYY-MM-DD; without it no licence counts as expired. */
-  readonly today?: string;
+  /** What is taken of a set that nobody of the roster holds; without it that whoever takes it has the licences. */
+  readonly spares?: Plan['spares'];
 }
 
 /** A service that knows a channel's frequencies, with the limits it sets there. */
@@ -110,4 +110,27 @@ export function touchedService(
       licence !== 'closed' &&
       channels.some((row) => mine.includes(row.receiveHz) || mine.includes(row.transmitHz)),
   );
+}
+
+/** Whether a channel is a distress or calling channel of its country, on which nobody keys up to test. */
+export function neverTested(
+  channel: Pick<Channel, 'receiveHz'>,
+  context: RuleContext,
+): ServiceChannel | undefined {
+  for (const { channels } of servicesOf(context.country, context.tables ?? Object.values(SERVICES))) {
+    const row = channels.find(({ neverTest, receiveHz }) => neverTest && receiveHz === channel.receiveHz);
+    if (row) return row;
+  }
+  return undefined;
+}
+
+/**
+ * Whether a set without a right to send must not be able to on a channel, whatever the plan says of others: those for distress and calling,
+ * those of public safety, those set aside, and those of which no table of a country that has tables knows whose they are.
+ */
+export function mustStayQuiet({ receiveHz }: Pick<Channel, 'receiveHz'>, context: RuleContext): boolean {
+  if (neverTested({ receiveHz }, context)) return true;
+  const rows = ruleRows({ receiveHz, transmitHz: null }, context);
+  if (rows.length === 0) return context.country !== 'other';
+  return rows.some(({ service, channel }) => service.publicSafety || channel?.reservedFor !== undefined);
 }

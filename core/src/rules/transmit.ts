@@ -1,8 +1,9 @@
 import type { PowerBasis, Service } from '../facts/index';
 import type { Finding } from '../findings/index';
 import type { Channel, Description } from '../model/index';
-import { type HeldLicence, personFinding } from './person';
+import { hasEnded, personFinding } from './person';
 import { type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
+import { isShutOut, type Sender } from './sender';
 
 /** What somebody may do on a channel with a kind of device, and where that is written. */
 export type TransmitRule =
@@ -22,17 +23,16 @@ export type TransmitRule =
 type Device = Pick<Description, 'certifiedFor' | 'station'>;
 
 /**
- * Applies the service tables of a country to a channel, a kind of device and, where one is given, a person. With several
- * services on the same frequencies, the first that lets them transmit counts. A limit in effective radiated power is later
+ * The one answer to whether somebody may send on a channel with a kind of device on a day: by the service tables of the country, what
+ * the device is certified for, the licences of whoever holds it, and the word of the repeater's keeper. With several services on the same frequencies, the first that lets them transmit counts. A limit in effective radiated power is later
  * compared with transmitter watts, which is on the safe side of a hand-held's antenna (0 dBd or less, common practice).
  * Sources: each service's own citations, see its table.
- * @param licences a person's licences; without them only channel and device are judged
  */
 export function transmitRule(
-  channel: Channel,
+  channel: Pick<Channel, 'receiveHz' | 'transmitHz' | 'service'>,
   device: Device,
   context: RuleContext,
-  licences?: readonly HeldLicence[],
+  sender: Sender,
 ): TransmitRule {
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
   if (channel.transmitHz === null) return listen({ code: 'listen-only-by-plan', severity: 'note' });
@@ -40,20 +40,17 @@ export function transmitRule(
     return { may: 'unknown', finding: { code: 'country-not-covered', severity: 'warning' } };
   const rows = ruleRows(channel, context);
   if (rows.length === 0) return listen(outsideAll(channel, context));
-  const answers = rows.map((row) => oneRow(row, device, context, licences));
+  const answers = rows.map((row) => oneRow(row, device, context, sender));
   const best =
     answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');
+  if (best && isShutOut(channel, sender))
+    return listen({ code: 'keeper-refused', severity: 'error' });
   // The service the plan names explains best why not.
   const named = rows.findIndex((row) => row.service.id === channel.service);
   return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel, context));
 }
 
-function oneRow(
-  row: RuleRow,
-  device: Device,
-  context: RuleContext,
-  licences: readonly HeldLicence[] | undefined,
-): TransmitRule {
+function oneRow(row: RuleRow, device: Device, context: RuleContext, { each, day }: Sender): TransmitRule {
   const { service } = row;
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
   if (service.licence === 'closed')
@@ -78,7 +75,16 @@ function oneRow(
   if (row.handHeldOnly && device.station !== 'hand-held')
     return listen({ code: 'hand-held-only', severity: 'error', source: service.powerCitation });
   const findings: Finding[] = [];
-  if (licences === undefined) {
+  const { licensed } = row;
+  if (licensed && hasEnded(licensed.expires, day))
+    return listen({
+      code: 'licence-expired',
+      severity: 'error',
+      expires: licensed.expires,
+      source: service.licenceCitation,
+    });
+  const people = each ?? (context.spares === 'listen-only' ? NOBODY_LICENSED : null);
+  if (people === null) {
     if (service.licence !== 'none')
       findings.push({
         code: 'licence-needed',
@@ -87,7 +93,9 @@ function oneRow(
         source: service.licenceCitation,
       });
   } else {
-    const finding = personFinding(licences, row, context);
+    const why = people.map((licences) => personFinding(licences, row, day)).filter((found) => found !== null);
+    // Who surely may not decides before who perhaps may.
+    const finding = why.find(({ code }) => code !== 'licence-expiry-unknown') ?? why[0];
     if (finding)
       return finding.code === 'licence-expiry-unknown' ? { may: 'unknown', finding } : listen(finding);
   }
@@ -103,8 +111,11 @@ function oneRow(
   };
 }
 
+/** Whoever takes a spare set, where the plan takes it that they have no licence. */
+const NOBODY_LICENSED: Sender['each'] = [[]];
+
 /** A pair that a service of this country knows only in part breaks its table; elsewhere the service is not known here. */
-function outsideAll(channel: Channel, context: RuleContext): Finding {
+function outsideAll(channel: Pick<Channel, 'receiveHz' | 'transmitHz'>, context: RuleContext): Finding {
   const touched = touchedService(channel, context);
   if (touched)
     return {

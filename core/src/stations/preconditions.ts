@@ -2,7 +2,7 @@ import { type FitDevice, fitDevice, fitPlan } from '../fit/index';
 import type { Channel, Description, Person, Plan, Station, Unit } from '../model/index';
 import { bareChannel, sameOnAir } from '../model/index';
 import { distanceM } from '../units/index';
-import { factOf } from './view';
+import { factOf, isRefused } from './view';
 
 /** The five things that must all be so before somebody can use a repeater, in the order in which they are looked into. */
 export const PRECONDITIONS = ['set', 'frequency', 'tone', 'reach', 'permission'] as const;
@@ -142,11 +142,10 @@ function reaches(person: Person, station: Station): Answer {
 }
 
 function permitted({ permission }: Station, today: string): Answer {
-  const { state, expires } = permission;
-  if (state === 'refused') return no('listen-only');
+  const { state } = permission;
+  if (isRefused(permission, today)) return no(state === 'refused' ? 'listen-only' : 'ask-again');
   if (state === 'asked') return unknown('ask-again');
-  if (state === 'unknown') return unknown('ask-permission');
-  return expires !== 'unknown' && expires < today ? no('ask-again') : yes;
+  return state === 'unknown' ? unknown('ask-permission') : yes;
 }
 
 /** A channel of a pair, to ask a set what it can do with it. */

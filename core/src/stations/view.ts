@@ -31,6 +31,12 @@ export function factOf<F extends StationField>(station: Station, field: F): Fact
   return knownFacts(station).get(field)?.fact.value as FactValues[F] | undefined;
 }
 
+/** Whether a keeper said no, or their leave has ended on a day (YYYY-MM-DD); one that nobody asked for yet is neither. */
+export function isRefused({ state, expires }: Station['permission'], day: string): boolean {
+  if (state === 'refused') return true;
+  return (state === 'open' || state === 'granted') && expires !== 'unknown' && expires < day;
+}
+
 const YEAR_DAYS = 365;
 const SOON_DAYS = 60;
 const NEEDED: Readonly<Record<Station['kind'], readonly StationField[]>> = {

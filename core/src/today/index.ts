@@ -10,6 +10,7 @@ export interface Due {
     | 'findings-to-ask'
     | 'cells-unknown'
     | 'units-to-confirm'
+    | 'units-to-change'
     | 'units-behind'
     | 'units-picked-tone'
     | 'units-faulty'
@@ -36,6 +37,8 @@ export interface Standing {
   readonly board: Board;
   readonly people: readonly Person[];
   readonly units: readonly Unit[];
+  /** The sets that were loaded and would be loaded otherwise now, by id. */
+  readonly toChange: ReadonlySet<string>;
   readonly descriptions: readonly Pick<Description, 'id' | 'firmware' | 'kind'>[];
   readonly stations: readonly Station[];
   /** As YYYY-MM-DD. */
@@ -84,6 +87,7 @@ export function whatIsDue(standing: Standing): Due[] {
         .filter(({ id }) => standing.board.unitFindings[id]?.some((f) => f.code === 'override-left-on'))
         .map(named),
     ),
+    ...found('units-to-change', units.filter(({ id }) => standing.toChange.has(id)).map(named)),
     ...found('units-to-confirm', units.filter(({ confirmed }) => !confirmed).map(named)),
     ...found('findings-to-ask', plan.ask),
     ...found('cells-unknown', unknownCells(standing)),

@@ -1,5 +1,6 @@
 import { type Cell, fitBoard, fitDevice, fitPlan } from '@umbrex/core/fit';
 import type { Channel, Description } from '@umbrex/core/model';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pairedRepeaterRadio, SHIPPED, shipped } from '../support/devices';
@@ -227,6 +228,7 @@ describe('a fleet', () => {
         unit(3, 'page-handheld', { firmware: 'unknown' }),
       ],
       SHIPPED,
+      NO_GROUNDS,
     );
     expect(board.kinds.map((kind) => kind.unitIds)).toEqual([[uuid(1), uuid(2), uuid(3)]]);
     expect(board.unitFindings).toEqual({
@@ -239,6 +241,7 @@ describe('a fleet', () => {
       plan([repeater('Kelp')]),
       [unit(1, 'page-handheld'), unit(2, 'page-handheld', { keeps: [5, 45] }), unit(3, 'page-handheld')],
       SHIPPED,
+      NO_GROUNDS,
     );
     expect(kinds.map(({ unitIds, keeps }) => [unitIds.length, keeps])).toEqual([
       [2, []],
@@ -248,6 +251,6 @@ describe('a fleet', () => {
     expect(new Set(kinds.map(({ key }) => key)).size).toBe(2);
   });
   it('says which unit has no description', () => {
-    expect(() => fitBoard(plan([]), [unit(9, 'nowhere')], SHIPPED)).toThrow(RangeError);
+    expect(() => fitBoard(plan([]), [unit(9, 'nowhere')], SHIPPED, NO_GROUNDS)).toThrow(RangeError);
   });
 });

@@ -4,6 +4,7 @@ import { heldFrom, writeMemory } from '@umbrex/core/formats';
 import { heldMemory } from '@umbrex/core/memory';
 import { factoryMemory, slotReader, slotsOf } from '@umbrex/core/model';
 import { CableSet, loadByFile } from '@umbrex/core/procedure';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
@@ -83,7 +84,7 @@ describe('fleet signalling', () => {
   });
   it('is said on the board of each set it is about', () => {
     const twin = set(4, 'Twin', '100');
-    const board = fitBoard(wanted, [bridge, office, twin], [FLEET]);
+    const board = fitBoard(wanted, [bridge, office, twin], [FLEET], NO_GROUNDS);
     const said = (id: string) => board.unitFindings[id]?.map(({ code }) => code) ?? [];
     expect(
       [bridge, office, twin].map(({ id }) => said(id).filter((code) => code.startsWith('fleet'))),

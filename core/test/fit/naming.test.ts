@@ -1,6 +1,7 @@
 import { fitBoard, namingOf, writesNames } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import type { Description, Naming, Plan } from '@umbrex/core/model';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { OSTREL, unit } from '../support/plans';
@@ -42,7 +43,7 @@ describe('whether names are written', () => {
     const units = [unit(1, 'guided-handheld'), unit(2, 'guided-handheld', { names: 'now' })];
     const GUIDED = shipped('guided-handheld');
     const plan = saying('never');
-    const board = fitBoard(plan, units, [GUIDED]);
+    const board = fitBoard(plan, units, [GUIDED], NO_GROUNDS);
     expect(board.kinds.map(({ unitIds }) => unitIds)).toEqual([[units[0]?.id], [units[1]?.id]]);
     for (const one of units) {
       const kind = board.kinds.find(({ unitIds }) => unitIds.includes(one.id));

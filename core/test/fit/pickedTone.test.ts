@@ -1,5 +1,6 @@
 import { fitBoard, fitDevice, fitPlan, pickedToneEffects } from '@umbrex/core/fit';
 import { type Description, DescriptionSchema } from '@umbrex/core/model';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import { pickableTones } from '@umbrex/core/tones';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
@@ -26,7 +27,7 @@ function picking(reach: 'transmit' | 'both', sticky: boolean): Description {
   });
 }
 const findings = (pickedTone: string, device = picking('both', true)) =>
-  fitBoard(plan(all), [unit(1, 'picking-test', { pickedTone })], [device]).unitFindings[uuid(1)];
+  fitBoard(plan(all), [unit(1, 'picking-test', { pickedTone })], [device], NO_GROUNDS).unitFindings[uuid(1)];
 
 describe('a tone picked by the operator', () => {
   it('shuts what waits for another tone; what nobody knows is not counted', () => {

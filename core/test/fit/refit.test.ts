@@ -1,5 +1,6 @@
 import { BoardFitter, fitBoard } from '@umbrex/core/fit';
 import type { Numbers, Plan } from '@umbrex/core/model';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED } from '../support/devices';
@@ -34,8 +35,8 @@ describe('fitting again after an edit', () => {
           const fitter = new BoardFitter();
           let now = first;
           const expectSame = (numbers: Numbers) =>
-            expect(fitter.board(now, UNITS, SHIPPED, numbers)).toEqual(
-              fitBoard(now, UNITS, SHIPPED, numbers),
+            expect(fitter.board(now, UNITS, SHIPPED, NO_GROUNDS, numbers)).toEqual(
+              fitBoard(now, UNITS, SHIPPED, NO_GROUNDS, numbers),
             );
           expectSame({});
           for (const [at, edit] of edits) {
@@ -50,20 +51,22 @@ describe('fitting again after an edit', () => {
   });
   it('judges anew only what was touched: one channel once for each kind, and nothing when nothing changed', () => {
     const fitter = new BoardFitter();
-    const kinds = fitter.board(OSTREL, UNITS, SHIPPED).kinds.length;
+    const kinds = fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS).kinds.length;
     expect(fitter.fresh).toBe(kinds * OSTREL.channels.length);
-    fitter.board(structuredClone(OSTREL), UNITS, SHIPPED);
+    fitter.board(structuredClone(OSTREL), UNITS, SHIPPED, NO_GROUNDS);
     expect(fitter.fresh).toBe(0);
     const [rename] = EDITS;
-    fitter.board(rename?.(OSTREL, 4) ?? OSTREL, UNITS, SHIPPED);
+    fitter.board(rename?.(OSTREL, 4) ?? OSTREL, UNITS, SHIPPED, NO_GROUNDS);
     expect(fitter.fresh).toBe(kinds);
-    fitter.board({ ...OSTREL, receivePolicy: 'open' }, UNITS, SHIPPED);
+    fitter.board({ ...OSTREL, receivePolicy: 'open' }, UNITS, SHIPPED, NO_GROUNDS);
     expect(fitter.fresh).toBe(kinds * OSTREL.channels.length);
   });
   it('a device that changes hands or firmware changes its board too', () => {
     const fitter = new BoardFitter();
-    fitter.board(OSTREL, UNITS, SHIPPED);
+    fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS);
     const kept = UNITS.map((one, i) => (i === 1 ? { ...one, keeps: [1, 2, 3] } : one));
-    expect(fitter.board(OSTREL, kept, SHIPPED)).toEqual(fitBoard(OSTREL, kept, SHIPPED));
+    expect(fitter.board(OSTREL, kept, SHIPPED, NO_GROUNDS)).toEqual(
+      fitBoard(OSTREL, kept, SHIPPED, NO_GROUNDS),
+    );
   });
 });

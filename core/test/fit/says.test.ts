@@ -31,6 +31,16 @@ describe('a free transmit frequency', () => {
         area: '',
         expires: '2099-12-31',
       },
+      {
+        name: 'Heard',
+        receiveHz: 152_300_000,
+        transmitHz: 152_300_000,
+        bandwidthHz: 11_250,
+        maxPowerW: 50,
+        licence: 'OSTREL 1',
+        area: '',
+        expires: '2099-12-31',
+      },
     ],
   };
   it('is typed as it is, with any distance, and proves; where the set only listens it is where it hears', () => {

@@ -25,6 +25,9 @@ const ferry = channel('Ferry', 152.9, null, { service: 'other', scan: 'out' });
 const rescue = channel('Rescue', 155.1625, null, { service: 'other', scan: 'priority' });
 const second = channel('Second', 155.3375, null, { service: 'other', scan: 'priority', resumeDelay: 'off' });
 
+/** Where no table says whose these are, a set whose talk key cannot be shut is loaded with a warning. */
+const ELSEWHERE = { country: 'other' } as const;
+
 describe('what a scan does with each channel', () => {
   it('takes in what falls silent, leaves a broadcast out, and gives priority to one in each bank', () =>
     expect(marks('bank-scanner', [dispatch, weather, ferry, rescue, second]).rows).toEqual([
@@ -41,7 +44,7 @@ describe('what a scan does with each channel', () => {
     ]));
   it('names the number of a priority place where that is a setting of the whole set, as often as it has one', () => {
     const third = channel('Third', 155.475, null, { service: 'other', scan: 'priority' });
-    const { settings, rows } = marks('field-mobile', [dispatch, third, rescue, second]);
+    const { settings, rows } = marks('field-mobile', [dispatch, third, rescue, second], ELSEWHERE);
     // Channels 1 to 4 in the plan's order; the lists of numbers begin with NONE, so that channel 2 is place 2.
     expect(settings).toEqual({ prioA: 2, prioB: 3 });
     expect(rows.map(([name, , , , said]) => [name, said])).toEqual([
@@ -56,7 +59,7 @@ describe('what a scan does with each channel', () => {
     const factory = factoryMemory(description);
     // The lists of numbers begin with NONE: 1 is channel 1, which the plan fills, and 91 is channel 91, which it does not.
     const held = { ...factory, settings: { ...factory.settings, prioA: 1, prioB: 91 } };
-    const { settings } = fitPlan(plan([dispatch]), fitDevice(description, held)).image;
+    const { settings } = fitPlan({ ...plan([dispatch]), ...ELSEWHERE }, fitDevice(description, held)).image;
     expect(settings).toEqual({ prioA: 0 });
   });
   it('puts groups into scan sets in their order, the last set takes the rest', () => {

@@ -8,6 +8,7 @@ import {
   unitKinds,
 } from '@umbrex/core/fit';
 import { type Description, DescriptionSchema } from '@umbrex/core/model';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 
 import { describe, expect, it } from 'vitest';
@@ -143,6 +144,7 @@ describe('the kinds of a fleet', () => {
     unitKinds(
       units.map((one) => unit(...one)),
       SHIPPED,
+      NO_GROUNDS,
     ).map(({ title, key, units: of }) => [title, key, of.length]);
   it('are told apart by what is kept, in a title and a key of their own', () =>
     expect(

@@ -1,6 +1,6 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import { type Description, DescriptionSchema } from '@umbrex/core/model';
+import { type Description, DescriptionSchema, type Plan } from '@umbrex/core/model';
 import { drawPlaces, stepSlips, VirtualDevice, valuesCard } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
@@ -15,9 +15,15 @@ const bare = (id: string): Description => {
 };
 
 describe('the card of values of a set whose keys nobody described', () => {
-  const at = (description: Description, ...channels: ReturnType<typeof channel>[]) => {
+  const at = (description: Description, ...channels: ReturnType<typeof channel>[]) =>
+    cardIn('US', description, ...channels);
+  const cardIn = (
+    country: Plan['country'],
+    description: Description,
+    ...channels: ReturnType<typeof channel>[]
+  ) => {
     const device = fitDevice(description);
-    return valuesCard(description, fitPlan(plan(channels), device).image, device.present).map(
+    return valuesCard(description, fitPlan({ ...plan(channels), country }, device).image, device.present).map(
       ({ label, values }) => [
         label,
         values.map(({ title, shown, isThere }) => `${title} ${shown}${isThere ? ' =' : ''}`),
@@ -42,7 +48,7 @@ describe('the card of values of a set whose keys nobody described', () => {
       ],
     ]));
   it('a transmit frequency of its own is one in MHz as well', () => {
-    const text = at(bare('field-mobile'), channel('Fire', 155.34, 154.1, { service: 'other' }))
+    const text = cardIn('other', bare('field-mobile'), channel('Fire', 155.34, null, { service: 'other' }))
       .flat(2)
       .join(', ');
     expect(text).toContain('155.3400 MHz');

@@ -42,6 +42,8 @@ const TOWERS = [
 ] as const;
 const SMALL: Plan = {
   ...OSTREL,
+  // What sets would send on without a right is theirs to set as well.
+  withoutRight: 'warn',
   channels: [
     ...OSTREL.channels.filter((channel) => NAMES.includes(channel.name)),
     ...TOWERS.map(([name, receiveMHz, network]) =>

@@ -1,5 +1,5 @@
 import { type Service, ServiceSchema } from '@umbrex/core/facts';
-import { type HeldLicence, type RuleContext, transmitRule } from '@umbrex/core/rules';
+import { type HeldLicence, type RuleContext, type Sender, transmitRule } from '@umbrex/core/rules';
 import { describe, expect, it } from 'vitest';
 import { channel } from '../support/plans';
 
@@ -16,7 +16,11 @@ const LICENSED = [
     expires: '2031-05-31',
   },
 ];
-const US: RuleContext = { country: 'US', licensed: LICENSED, today: TODAY };
+const US: RuleContext = { country: 'US', licensed: LICENSED };
+const by = (licences: readonly HeldLicence[] | undefined, day = TODAY): Sender => ({
+  each: licences === undefined ? null : [licences],
+  day,
+});
 
 type Certified = 'gmrs' | 'frs' | 'murs' | 'business' | 'marine' | 'interop' | 'pmr446' | 'uhf-cb-au';
 const hand = (...certifiedFor: Certified[]) => ({ certifiedFor, station: 'hand-held' as const });
@@ -56,7 +60,7 @@ type Case = readonly [
   Parameters<typeof transmitRule>[1],
   HeldLicence[] | undefined,
   string,
-  RuleContext?,
+  (RuleContext & { day?: string })?,
 ];
 const GMRS = [licence('gmrs')];
 /* What must come out, with the section that decides it. `transmit` with the limit in watts, or the code of the finding. */
@@ -88,7 +92,7 @@ const CASES: readonly Case[] = [
   ['90.35 employee elsewhere', ch.otherBusiness, hand('business'), [licence('business', 'employer')], 'service-needs-licence'],
   ['90.35 no licence', ch.ferry, hand('business'), [], 'no-licence'],
   ['90.35 family of the licensee', ch.ferry, hand('business'), [licence('business', 'family')], 'licence-does-not-cover'],
-  ['90.35 the licence ran out', ch.ferry, hand('business'), [licence('business')], 'licence-expired', { ...US, today: '2031-06-01' }],
+  ['90.35 the licence ran out', ch.ferry, hand('business'), [licence('business')], 'licence-expired', { ...US, day: '2031-06-01' }],
   ['90.203 GMRS set on business', ch.ferry, hand('gmrs'), [licence('business')], 'not-certified'],
   ['80.203 marine with a hand-held of another service', ch.marine16, hand('gmrs'), [], 'not-certified'],
   ['80.13 marine set, no licence', ch.marine16, hand('marine'), [], 'no-licence'],
@@ -110,14 +114,14 @@ const CASES: readonly Case[] = [
 describe('who may transmit where (sections of 47 CFR unless said)', () => {
   for (const [title, on, device, licences, expected, context] of CASES)
     it(title, () => {
-      const rule = transmitRule(on, device, context ?? US, licences);
+      const rule = transmitRule(on, device, context ?? US, by(licences, context?.day));
       expect(rule.may === 'transmit' ? `transmit ${rule.limitW} ${rule.basis}` : rule.finding.code).toBe(
         expected,
       );
     });
   it('identification: every 15 minutes on GMRS (95.1751), none on FRS, 10 minutes for amateurs (97.119)', () => {
     const every = (on: typeof ch.main, device: ReturnType<typeof hand>, licences: HeldLicence[]) => {
-      const rule = transmitRule(on, device, US, licences);
+      const rule = transmitRule(on, device, US, by(licences));
       return rule.may === 'transmit' ? rule.identifyEveryMinutes : 'no';
     };
     expect(every(ch.main, hand('gmrs'), GMRS)).toBe(15);
@@ -125,7 +129,9 @@ describe('who may transmit where (sections of 47 CFR unless said)', () => {
     expect(every(ch.twoMetres, hand(), [licence('amateur')])).toBe(10);
   });
   it('unknown certification stays unknown', () =>
-    expect(transmitRule(ch.main, { certifiedFor: 'unknown', station: 'hand-held' }, US, GMRS)).toMatchObject({
+    expect(
+      transmitRule(ch.main, { certifiedFor: 'unknown', station: 'hand-held' }, US, by(GMRS)),
+    ).toMatchObject({
       may: 'unknown',
       finding: { code: 'certification-unknown' },
     }));
@@ -160,7 +166,7 @@ describe('a new table needs no code', () => {
   });
   it('the rules speak from it', () =>
     expect(
-      transmitRule(channel('H', 169.4, 169.4), hand(), { country: 'EU', tables: [table] }, []),
+      transmitRule(channel('H', 169.4, 169.4), hand(), { country: 'EU', tables: [table] }, by([])),
     ).toMatchObject({
       may: 'transmit',
       limitW: 0.1,

@@ -64,6 +64,8 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     setup: {},
     roleSetup: {},
     naming: { all: 'now', kinds: {} },
+    withoutRight: 'warn',
+    spares: 'licensed',
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],
   };

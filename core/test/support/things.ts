@@ -113,6 +113,8 @@ export const ANY: Any = {
     }),
     setup,
     roleSetup: fc.dictionary(idOf('team'), setup, { maxKeys: 2 }).map(sorted),
+    withoutRight: fc.constantFrom('leave-out', 'warn'),
+    spares: fc.constantFrom('licensed', 'listen-only'),
     naming: fc.record({
       all: fc.constantFrom(...NAMING),
       kinds: fc

@@ -1,5 +1,6 @@
 import { fitBoard } from '@umbrex/core/fit';
 import { type Person, PersonSchema, type Station, StationSchema, type Unit } from '@umbrex/core/model';
+import { NO_GROUNDS } from '@umbrex/core/rules';
 import { whatIsDue } from '@umbrex/core/today';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
@@ -15,11 +16,17 @@ const firmware = shipped('page-handheld').firmware[0] ?? '';
 const well = unit(1, 'page-handheld', { firmware, batteryChanged: '2026-06-01', pickedTone: 'off' });
 
 function due(
-  more: { units?: Unit[]; people?: Person[]; stations?: Station[]; channels?: (typeof KELP)[] } = {},
+  more: {
+    toChange?: string[];
+    units?: Unit[];
+    people?: Person[];
+    stations?: Station[];
+    channels?: (typeof KELP)[];
+  } = {},
 ) {
   const { units = [well], people = [], stations = [], channels = [KELP] } = more;
   const standing = plan(channels);
-  const board = fitBoard(standing, units, SHIPPED);
+  const board = fitBoard(standing, units, SHIPPED, NO_GROUNDS);
   const found = whatIsDue({
     plan: standing,
     board,
@@ -27,6 +34,7 @@ function due(
     units,
     stations,
     descriptions: SHIPPED,
+    toChange: new Set(more.toChange),
     today: TODAY,
   });
   return Object.fromEntries(found.map(({ code, items }) => [code, items.map(({ name }) => name)]));
@@ -50,6 +58,7 @@ describe('what needs somebody now', () => {
       { units: [{ ...well, intake: { ...well.intake, speaker: 'bad' } }] },
       'units-faulty',
     ],
+    ['a set that would be loaded otherwise now', { toChange: [well.id, uuid(77)] }, 'units-to-change'],
     ['a licence that ended', { people: [holder('2026-11-24')] }, 'licences-over'],
     ['a licence on its last day', { people: [holder(TODAY)] }, 'licences-ending'],
     ['a licence without a day', { people: [holder('unknown')] }, 'licences-unknown'],

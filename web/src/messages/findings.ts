@@ -168,8 +168,16 @@ const WORDS: Words = {
     help: 'Renew it first.',
   }),
   'licence-expiry-unknown': () => ({
-    what: 'When does this licence run out? Nobody has written it down.',
-    help: 'Look at the licence.',
+    what: 'When does this licence run out? Nobody has written it down: until then it is listen only.',
+    help: 'Look at the licence, and write its last day down under People.',
+  }),
+  'keeper-refused': () => ({
+    what: 'Listen only: who keeps this repeater refused the group, or their leave has ended.',
+    help: 'Ask again, and write the answer down under Stations.',
+  }),
+  'left-out-without-right': (f) => ({
+    what: `Left out: its talk key would send on ${mhzText(f.transmitHz)} MHz, where no right to send is known, and the set has no way to forbid it.`,
+    help: 'Listen with a set that can be told not to send. The plan says what becomes of such channels.',
   }),
   'nobody-transmits-here': () => ({
     what: 'Nobody of a club, team or fleet transmits here.',

@@ -31,6 +31,12 @@ export const DUE_TEXT: Readonly<
     view: 'devices',
     item: null,
   },
+  'units-to-change': {
+    what: (n) => `${count(n, 'set')} that would be loaded otherwise now`,
+    help: 'The plan has changed since, or somebody’s licence. Until then they hold, and send, what they held: do their sheets.',
+    view: 'sheets',
+    item: null,
+  },
   'units-behind': {
     what: (n) => `${count(n, 'set')} on another firmware than described`,
     help: 'Compare two steps with the set in hand, or bring it up to date.',
@@ -69,7 +75,7 @@ export const DUE_TEXT: Readonly<
   },
   'licences-over': {
     what: (n) => `${count(n, 'licence')} that ended`,
-    help: 'They listen only until it is renewed.',
+    help: 'By right they listen only until it is renewed. Sets that were loaded still send: change them.',
     view: 'people',
     item: null,
   },

@@ -1,6 +1,8 @@
 import { reviewPlan } from '@umbrex/core/check';
 import { type Board, BoardFitter, boardFor, spellable } from '@umbrex/core/fit';
+import { groundsOf } from '@umbrex/core/grounds';
 import { type Description, numbersWith, type Unit } from '@umbrex/core/model';
+import type { Grounds } from '@umbrex/core/rules';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { allows } from '../contract/roles';
@@ -26,6 +28,8 @@ export interface Desk {
   /** The sets that this person may see. */
   readonly units: readonly { unit: Unit; version: number }[];
   readonly descriptions: readonly ReadDescription[];
+  /** Who sends with each set of the whole fleet, today. */
+  readonly grounds: Grounds;
   /** What the whole fleet can do, and the part of it about the sets that this person may see. */
   readonly whole: Board;
   readonly board: Board;
@@ -34,11 +38,13 @@ export interface Desk {
 /** Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses. */
 export async function loadDesk(db: Knex, session: Session, planId: string): Promise<Desk> {
   const { workspace } = session;
-  const [plans, state, all, descriptions] = await Promise.all([
+  const [plans, state, all, descriptions, people, stations] = await Promise.all([
     listPlans(db, workspace.id),
     planFor(db, session, planId),
     listThings(db, 'unit', workspace.id),
     listDescriptions(db, workspace.id),
+    listThings(db, 'person', workspace.id),
+    listThings(db, 'station', workspace.id),
   ]);
   const fleet = all.map(({ value }) => value);
   const units = all.flatMap(({ value, version }) =>
@@ -47,9 +53,11 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
   // One fitter for each fleet, so that a page after an edit judges only what the edit touched.
   const fitter = fitters.of(`${workspace.id} ${planId}`, () => new BoardFitter());
   const kinds = descriptions.map(({ description }) => description);
-  const whole = fitter.board(state.plan, fleet, kinds, numbersWith(state.plan));
+  const values = <T>(held: readonly { value: T }[]) => held.map(({ value }) => value);
+  const grounds = groundsOf(fleet, values(people), values(stations), today());
+  const whole = fitter.board(state.plan, fleet, kinds, grounds, numbersWith(state.plan));
   const board = boardFor(whole, new Set(units.map(({ unit }) => unit.id)));
-  return { session, workspace, plans, state, fleet, units, descriptions, whole, board };
+  return { session, workspace, plans, state, fleet, units, descriptions, grounds, whole, board };
 }
 
 /** Editors see every device; members the ones they hold. */

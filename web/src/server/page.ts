@@ -1,5 +1,6 @@
 import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
+import type { Grounds } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
 import { allows } from '../contract/roles';
@@ -91,6 +92,13 @@ export function deskProps(desk: Desk) {
     units: desk.units.map(({ unit }) => unit),
     descriptions: desk.descriptions.map(({ description }) => fitPart(description)),
     board: desk.board,
+    grounds: groundsSeen(desk),
     mayEdit: allows(desk.session.role, 'editor'),
   };
+}
+
+/** Who sends with the sets that somebody may see: of licences what the rules ask, and no name. */
+function groundsSeen({ grounds, units }: Desk): Grounds {
+  const each = units.map(({ unit: { id } }) => [id, grounds.each[id] ?? null] as const);
+  return { ...grounds, each: Object.fromEntries(each) };
 }

@@ -14,6 +14,7 @@ import {
   type Prepared,
   proofOf,
   type UnitState,
+  wantsChange,
   withProof,
 } from '@umbrex/core/flow';
 import {
@@ -40,6 +41,7 @@ import {
   valuesCard,
 } from '@umbrex/core/procedure';
 import { type Readiness, sheetReadiness } from '@umbrex/core/readiness';
+import { type Sender, senderOf } from '@umbrex/core/rules';
 import { factOf } from '@umbrex/core/stations';
 import { confidenceText } from '../messages/confidence';
 import type { Desk } from './desk';
@@ -61,12 +63,13 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
     const names = hasIdentity(description)
       ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
       : [];
+    const sender = senderOf(desk.grounds, unit);
     // By content, not by version: a corrected description is another one, whatever its number.
     const kindMark = kindMarks.get(description.id) ?? markOf(description);
     kindMarks.set(description.id, kindMark);
-    const own = JSON.stringify([stateOf(unit), names]);
+    const own = JSON.stringify([stateOf(unit), names, sender]);
     return sheets.of([planMark, kindMark, own].join(' '), () => {
-      const composed = compose(plan, description, unit, others);
+      const composed = compose(plan, description, { ...unit, sender }, others);
       const { now, wanted, sheet } = composed;
       const tried = markOf([[...now.slots], now.settings, [...wanted.slots], wanted.settings, sheet]);
       const proof = proofs.of(`${kindMark} ${tried}`, () => proofOf(description, composed));
@@ -87,15 +90,39 @@ function sheetPartOf(plan: Plan) {
   return [sheetPart('plan', headOf(plan)), channels];
 }
 
+/** What was found of loaded sets, by all that it depends on. */
+const changed = new Kept<{ is: boolean }>(2000);
+
+/** The sets that were loaded and would be loaded otherwise now, by id. One of which that cannot be told is on the Sheets page. */
+export function setsToChange(desk: Desk): string[] {
+  const { plan } = desk.state;
+  const planMark = markOf(sheetPartOf(plan));
+  const kinds = new Map(desk.descriptions.map(({ description }) => [description.id, description]));
+  const kindMarks = new Map([...kinds].map(([id, description]) => [id, markOf(description)]));
+  return desk.units.flatMap(({ unit }) => {
+    const description = kinds.get(unit.descriptionId);
+    if (!description || unit.holds.what !== 'plan') return [];
+    const others = calledBy(desk, description, unit);
+    const sender = senderOf(desk.grounds, unit);
+    const own = markOf([unit, others.map(({ nickname, fleetId }) => [nickname, fleetId]), sender]);
+    const key = [planMark, kindMarks.get(description.id), own].join(' ');
+    const { is } = changed.of(key, () => ({
+      is: attempt(() => wantsChange(plan, description, { ...unit, sender }, others), unit.id) ?? false,
+    }));
+    return is ? [unit.id] : [];
+  });
+}
+
 /** The fleet as it is loaded: sets of a kind of which the same is known, and how many there are. */
-export function loadedAlike({ units, descriptions }: Desk): LoadedAlike[] {
+export function loadedAlike({ units, descriptions, grounds }: Desk): LoadedAlike[] {
   const alike = new Map<string, LoadedAlike>();
   for (const { unit } of units) {
     const found = descriptions.find(({ description }) => description.id === unit.descriptionId);
     if (!found) continue;
-    const mark = JSON.stringify([unit.descriptionId, stateOf(unit)]);
+    const state = { ...stateOf(unit), sender: senderOf(grounds, unit) };
+    const mark = JSON.stringify([unit.descriptionId, state]);
     const count = (alike.get(mark)?.count ?? 0) + 1;
-    alike.set(mark, { description: found.description, unit: stateOf(unit), count });
+    alike.set(mark, { description: found.description, unit: state, count });
   }
   return [...alike.values()];
 }
@@ -115,6 +142,8 @@ function calledBy({ descriptions, fleet }: Desk, description: Description, unit:
 
 /** Everything that a device's sheet prints. */
 export interface SheetData extends Prepared {
+  /** Who sends with it, on which day. */
+  readonly sender: Sender;
   readonly unit: Unit;
   readonly description: Description;
   readonly descriptionVersion: number;
@@ -194,6 +223,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const readiness = sheetReadiness(description, prepared);
   return {
     ...prepared,
+    sender: senderOf(desk.grounds, unit),
     unit,
     description,
     descriptionVersion: found.version,
@@ -203,7 +233,12 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     settings: settingLines(description, prepared.fit.image, prepared.now),
     byFile:
       prepared.sheet.steps.length > 0 ? offerFile(description, prepared.now, prepared.wanted) : undefined,
-    other: otherStart(desk.state.plan, description, unit, calledBy(desk, description, unit)),
+    other: otherStart(
+      desk.state.plan,
+      description,
+      { ...unit, sender: senderOf(desk.grounds, unit) },
+      calledBy(desk, description, unit),
+    ),
     alike: desk.units.filter(
       (one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown',
     ),

@@ -8,26 +8,22 @@ import {
   type OtherNumber,
   otherNumbers,
 } from '@umbrex/core/fit';
-import { type Description, numbersWith, type Plan, type Unit } from '@umbrex/core/model';
+import { numbersWith, type Plan } from '@umbrex/core/model';
 import { expose } from 'comlink';
+import type { Fleet } from './fleet';
 
 const fitter = new BoardFitter();
 const job = {
-  board: (plan: Plan, units: readonly Unit[], descriptions: readonly Description[]): Board =>
-    fitter.board(plan, units, descriptions, numbersWith(plan)),
-  number: (
-    plan: Plan,
-    units: readonly Unit[],
-    descriptions: readonly Description[],
-    wishes: NumberingWishes,
-  ): Numbering => numberFleet(plan, numberingKinds(units, descriptions), wishes),
+  board: (plan: Plan, { units, descriptions, grounds }: Fleet): Board =>
+    fitter.board(plan, units, descriptions, grounds, numbersWith(plan)),
+  number: (plan: Plan, { units, descriptions, grounds }: Fleet, wishes: NumberingWishes): Numbering =>
+    numberFleet(plan, numberingKinds(units, descriptions, grounds), wishes),
   otherNumbers: (
     plan: Plan,
-    units: readonly Unit[],
-    descriptions: readonly Description[],
+    { units, descriptions, grounds }: Fleet,
     wishes: NumberingWishes,
     channelId: string,
-  ): OtherNumber[] => otherNumbers(plan, numberingKinds(units, descriptions), wishes, channelId),
+  ): OtherNumber[] => otherNumbers(plan, numberingKinds(units, descriptions, grounds), wishes, channelId),
 };
 export type FitJob = typeof job;
 expose(job);

@@ -5,10 +5,11 @@ import {
   type Solved,
   type TogetherNumbering,
 } from '@umbrex/core/fit';
-import type { Description, Plan, Unit } from '@umbrex/core/model';
+import type { Plan } from '@umbrex/core/model';
 import { expose } from 'comlink';
 import highs from 'highs';
 import runtime from 'highs/runtime?url';
+import type { Fleet } from './fleet';
 
 /** Longer than this nobody waits; what was found by then is shown as not proven. */
 const LIMIT_S = 90;
@@ -16,8 +17,7 @@ const LIMIT_S = 90;
 const job = {
   number: async (
     plan: Plan,
-    units: readonly Unit[],
-    descriptions: readonly Description[],
+    { units, descriptions, grounds }: Fleet,
     wishes: NumberingWishes,
     groupIds: readonly string[],
   ): Promise<TogetherNumbering | null> => {
@@ -33,7 +33,7 @@ const job = {
       );
       return { isOptimal: Status === 'Optimal', objective: ObjectiveValue, values };
     };
-    return numberTogether(plan, numberingKinds(units, descriptions), wishes, groupIds, solve);
+    return numberTogether(plan, numberingKinds(units, descriptions, grounds), wishes, groupIds, solve);
   },
 };
 export type TogetherJob = typeof job;

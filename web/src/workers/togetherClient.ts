@@ -1,6 +1,7 @@
 import type { NumberingWishes, TogetherNumbering } from '@umbrex/core/fit';
-import type { Description, Plan, Unit } from '@umbrex/core/model';
+import type { Plan } from '@umbrex/core/model';
 import { wrap } from 'comlink';
+import { type Fleet, fleetOf } from './fleet';
 import type { TogetherJob } from './together.worker';
 
 /** A computation that can be stopped: then nothing comes of it. */
@@ -12,8 +13,7 @@ export interface Stoppable<T> {
 /** Numbers a fleet with some groups kept in a row, in a worker of its own, which ends with it. */
 export function numberTogetherInWorker(
   plan: Plan,
-  units: readonly Unit[],
-  descriptions: readonly Description[],
+  fleet: Fleet,
   wishes: NumberingWishes,
   groupIds: readonly string[],
 ): Stoppable<TogetherNumbering | null> {
@@ -21,7 +21,7 @@ export function numberTogetherInWorker(
   const failed = new Promise<never>((_, reject) => {
     worker.onerror = () => reject(new Error('the worker of the numbering failed'));
   });
-  const found = wrap<TogetherJob>(worker).number(plan, units, descriptions, wishes, groupIds);
+  const found = wrap<TogetherJob>(worker).number(plan, fleetOf(fleet), wishes, groupIds);
   const result = Promise.race([found, failed]).finally(() => worker.terminate());
   return { result, stop: () => worker.terminate() };
 }

@@ -30,6 +30,7 @@ export const INTEROP: ServiceTable = {
   citation: 'National Interoperability Field Operations Guide',
   powerCitation: 'National Interoperability Field Operations Guide',
   licence: 'authorised',
+  publicSafety: true,
   licenceCitation: '47 CFR 90.20',
   certification: true,
   certificationCitation: '47 CFR 90.203',

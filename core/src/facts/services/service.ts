@@ -68,6 +68,8 @@ export const ServiceSchema = z.strictObject({
   licence: z.enum(LICENCE_KINDS),
   licenceCitation: z.string(),
   /** Whether a set must be certified for this very service. */
+  /** Its channels are public safety's: only their agencies and whom they let send there. */
+  publicSafety: z.boolean().default(false),
   certification: z.boolean(),
   certificationCitation: z.string(),
   repeaters: z.boolean(),

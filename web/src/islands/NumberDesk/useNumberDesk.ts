@@ -16,7 +16,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
   }
   const [begun] = useState(() => ({ ...initial, computing: false }));
   const desk = useStore($desk) ?? begun;
-  const { plan, units, descriptions } = desk;
+  const { plan, units, descriptions, grounds } = desk;
   const [pins, setPins] = useState<Readonly<Record<string, number>>>(() => numberingWishes(plan).pins);
   const [result, setResult] = useState<Numbering | null>(null);
   const [failed, setFailed] = useState(false);
@@ -47,7 +47,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
   const workOut = () => {
     setRowFault(null);
     const { last } = numberingWishes(plan);
-    const job = numberTogetherInWorker(plan, units, descriptions, { last, pins }, inRow);
+    const job = numberTogetherInWorker(plan, desk, { last, pins }, inRow);
     const mine = { stop: job.stop, since: Date.now() };
     setWorking(mine);
     const done = () => setWorking((now) => (now === mine ? null : now));
@@ -70,11 +70,11 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
   useEffect(() => {
     const mine = ++round.current;
     const { last } = numberingWishes(plan);
-    numberInWorker(plan, units, descriptions, { last, pins }).then(
+    numberInWorker(plan, { units, descriptions, grounds }, { last, pins }).then(
       (found) => mine === round.current && setResult(found),
       () => mine === round.current && setFailed(true),
     );
-  }, [plan, units, descriptions, pins]);
+  }, [plan, units, descriptions, grounds, pins]);
 
   const others = useOtherNumbers(desk, { ...numberingWishes(plan), pins }, result);
   const pin = (channelId: string, number: number | null) =>

@@ -16,7 +16,7 @@ export interface Opened {
 
 /** The other numbers that one channel could have, and what each changes. They are closed when anything they rest on changes. */
 export function useOtherNumbers(
-  { plan, units, descriptions }: Pick<DeskState, 'plan' | 'units' | 'descriptions'>,
+  { plan, units, descriptions, grounds }: Pick<DeskState, 'plan' | 'units' | 'descriptions' | 'grounds'>,
   wishes: NumberingWishes,
   best: Numbering | null,
 ) {
@@ -27,7 +27,7 @@ export function useOtherNumbers(
     setOpened(null);
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: another plan, fleet or number makes what was offered out of date
-  useEffect(close, [plan, units, descriptions, wishes.pins, best]);
+  useEffect(close, [plan, units, descriptions, grounds, wishes.pins, best]);
 
   const open = async (channelId: string) => {
     const mine = ++round.current;
@@ -37,7 +37,7 @@ export function useOtherNumbers(
     show(null);
     let offers: Offered[] | null = null;
     try {
-      const found = await otherNumbersInWorker(plan, units, descriptions, wishes, channelId);
+      const found = await otherNumbersInWorker(plan, { units, descriptions, grounds }, wishes, channelId);
       offers = found.map((offer) => ({ ...offer, effort: null }));
       show(offers);
       if (!best || offers.length === 0) return;

@@ -1,5 +1,6 @@
 import { decisive } from '@umbrex/core/flow';
 import { type Channel, type Description, type Group, type Plan, wantedReceiveTone } from '@umbrex/core/model';
+import type { Grounds } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { PathStrip, stripWords } from '../../components/PathStrip';
@@ -22,6 +23,7 @@ interface Props {
   devices: readonly Description[];
   neighbours: readonly Neighbour[];
   people: readonly RosterPerson[];
+  refused: Grounds['refused'];
   /** The day it is, as YYYY-MM-DD. */
   today: string;
   mayEdit: boolean;
@@ -31,8 +33,21 @@ interface Props {
 
 /** A channel's details: its path drawn large, what each kind of device makes of it and why, and the fields to change. */
 export function ChannelDrawer(props: Props) {
-  const { channel, version, groups, fit, plan, devices, neighbours, people, today, mayEdit, nudge, remove } =
-    props;
+  const {
+    channel,
+    version,
+    groups,
+    fit,
+    plan,
+    devices,
+    neighbours,
+    people,
+    today,
+    refused,
+    mayEdit,
+    nudge,
+    remove,
+  } = props;
   const kinds = useRows<HTMLUListElement>();
   const waitsFor = wantedReceiveTone(channel, plan.receivePolicy);
   return (
@@ -89,7 +104,14 @@ export function ChannelDrawer(props: Props) {
           <p>No device is in the list yet. Add one under Gather.</p>
         )}
       </section>
-      <MayTransmit channel={channel} plan={plan} devices={devices} people={people} today={today} />
+      <MayTransmit
+        channel={channel}
+        plan={plan}
+        devices={devices}
+        people={people}
+        today={today}
+        refused={refused}
+      />
       <ToneAdvisor
         channel={channel}
         plan={plan}

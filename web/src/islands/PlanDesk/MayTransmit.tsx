@@ -1,5 +1,5 @@
 import type { Channel, Description, Plan } from '@umbrex/core/model';
-import { type HeldLicence, transmitRule } from '@umbrex/core/rules';
+import { type Grounds, type HeldLicence, transmitRule } from '@umbrex/core/rules';
 import { useState } from 'react';
 import { findingText } from '../../messages/findings';
 
@@ -43,10 +43,11 @@ interface Props {
   devices: readonly Description[];
   people: readonly RosterPerson[];
   today: string;
+  refused: Grounds['refused'];
 }
 
 /** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
-export function MayTransmit({ channel, plan, devices, people, today }: Props) {
+export function MayTransmit({ channel, plan, devices, people, today, refused }: Props) {
   const [person, setPerson] = useState('gmrs');
   // The first question is about a set that is made for this service.
   const isMadeFor = ({ certifiedFor }: Description) =>
@@ -56,12 +57,7 @@ export function MayTransmit({ channel, plan, devices, people, today }: Props) {
   if (!device) return null;
   const licences =
     ANYBODY.find(([id]) => id === person)?.[2] ?? people.find(({ id }) => id === person)?.licences ?? [];
-  const rule = transmitRule(
-    channel,
-    device,
-    { country: plan.country, licensed: plan.licensed, today },
-    licences,
-  );
+  const rule = transmitRule(channel, device, plan, { each: [licences], day: today, refused });
   return (
     <details className="border-t border-base-300 pt-3">
       <summary className="muted cursor-pointer font-semibold">Who may transmit?</summary>

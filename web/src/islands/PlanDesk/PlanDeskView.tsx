@@ -119,6 +119,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
             neighbours={props.neighbours}
             people={props.people}
             today={props.today}
+            refused={props.desk.grounds.refused}
             mayEdit={props.desk.mayEdit}
             nudge={nudge}
             remove={remove}

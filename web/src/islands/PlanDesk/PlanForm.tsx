@@ -4,6 +4,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { NAMING_CHOICES } from '../../messages/naming';
+import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
@@ -108,6 +109,18 @@ export function PlanForm({ plan, version, save }: Props) {
           <option value="other">another country (no rules known here)</option>
         </select>
       </label>
+      <LabelledSelect
+        title="Where a holder may not send, and the set cannot be shut"
+        value={head.withoutRight}
+        options={WITHOUT_RIGHT_CHOICES}
+        set={(withoutRight) => change({ withoutRight })}
+      />
+      <LabelledSelect
+        title="Sets that nobody of the roster holds"
+        value={head.spares}
+        options={SPARES_CHOICES}
+        set={(spares) => change({ spares })}
+      />
       <p className="muted text-small">
         Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
         listen first.

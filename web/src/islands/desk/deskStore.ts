@@ -1,6 +1,7 @@
 import type { Names, ThingKind } from '@umbrex/core/fields';
 import type { Board } from '@umbrex/core/fit';
 import type { Channel, ChannelDraft, Description, Plan, PlanHead, Unit } from '@umbrex/core/model';
+import type { Grounds } from '@umbrex/core/rules';
 import { atom } from 'nanostores';
 import type { PlanState } from '../../contract/routes';
 import type { Versioned } from '../../contract/things';
@@ -16,6 +17,8 @@ export interface DeskState {
   /** Without their keys: what the fit needs. */
   readonly descriptions: readonly Description[];
   readonly board: Board;
+  /** Who sends with each of the sets, on the day on which the page was made. */
+  readonly grounds: Grounds;
   /** Whether this role may change what is here; the server refuses it in any case. */
   readonly mayEdit: boolean;
   readonly computing: boolean;
@@ -83,7 +86,7 @@ function adopt(change: Partial<PlanState>): void {
   const next = { ...desk, ...change, plan, computing: true };
   $desk.set(next);
   const mine = ++round;
-  boardInWorker(next.plan, next.units, next.descriptions).then(
+  boardInWorker(next.plan, next).then(
     (board) => {
       const now = $desk.get();
       if (now && mine === round) $desk.set({ ...now, board, computing: false });

@@ -1,6 +1,6 @@
-import { neverTested } from '@umbrex/core/check';
+import { maySend } from '@umbrex/core/fit';
 import type { Person } from '@umbrex/core/model';
-import { mayTalkOn } from '@umbrex/core/rules';
+import { neverTested } from '@umbrex/core/rules';
 import { allows } from '../../contract/roles';
 import { getDb } from '../db';
 import { type Desk, today } from '../desk';
@@ -26,16 +26,13 @@ export async function peopleView(desk: Desk) {
   };
 }
 
-/** What somebody may transmit on with the sets they hold, by the rules, in words. */
-function mayTalkText(person: Person, { units, descriptions, state }: Desk): string {
-  const kinds = new Set(
-    units.filter(({ unit }) => unit.personId === person.id).map(({ unit }) => unit.descriptionId),
-  );
-  if (kinds.size === 0) return 'Holds no set of the list.';
-  const devices = descriptions.map(({ description }) => description).filter(({ id }) => kinds.has(id));
-  const { talk, unknown, of } = mayTalkOn(person.licences, devices, state.plan, today());
+/** What somebody sends on with the sets they hold, as the board and their sheets have it, in words. */
+function mayTalkText({ id }: Person, { units, whole, state }: Desk): string {
+  const sets = units.flatMap(({ unit }) => (unit.personId === id ? [unit.id] : []));
+  if (sets.length === 0) return 'Holds no set of the list.';
+  const { sends, unknown, of } = maySend(whole, new Set(sets), state.plan);
   const doubt = unknown > 0 ? `, ${unknown} not known` : '';
-  return `May transmit on ${talk} of ${of} channels${doubt}. Check your local rules.`;
+  return `Sends on ${sends} of ${of} channels${doubt}. Check your local rules.`;
 }
 
 /** The nets; whom one can choose for them is for those who may change them. */

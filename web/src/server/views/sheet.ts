@@ -54,6 +54,7 @@ export async function sheetView(desk: Desk, unitId: string) {
     ),
     naming: namesAreByKeys(description) ? namingOf(plan, description) : null,
     mayEdit,
+    spares: plan.spares,
     today: today(),
   };
 }

@@ -2,10 +2,13 @@ import { whatIsDue } from '@umbrex/core/today';
 import { allows } from '../../contract/roles';
 import { getDb } from '../db';
 import { type Desk, today } from '../desk';
+import { setsToChange } from '../sheetPage';
 import { listThings } from '../store/store';
 
 /** What waits for somebody today, for those who can do it; and the nets, for everybody. */
-export async function todayView({ session, workspace, state: { plan }, board, units, descriptions }: Desk) {
+export async function todayView(desk: Desk) {
+  const { session, workspace, state, board, units, descriptions } = desk;
+  const { plan } = state;
   const mayEdit = allows(session.role, 'editor');
   const [people, stations, nets] = await Promise.all([
     mayEdit ? listThings(getDb(), 'person', workspace.id) : [],
@@ -19,6 +22,7 @@ export async function todayView({ session, workspace, state: { plan }, board, un
         board,
         people: people.map(({ value }) => value),
         units: sets,
+        toChange: new Set(setsToChange(desk)),
         descriptions: descriptions.map(({ description }) => description),
         stations: stations.map(({ value }) => value),
         today: today(),
