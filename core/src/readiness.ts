@@ -34,7 +34,7 @@ export interface Readiness {
 
 /** Judges a sheet that was prepared: whether it is ready, why not, and what has to be said on it. */
 export function sheetReadiness(description: Description, prepared: Prepared): Readiness {
-  const { fit, sheet, proof, toAccept, now } = prepared;
+  const { fit, sheet, proof, toAccept, now, ableToSend } = prepared;
   const stops: SheetStop[] = [];
   if (!proof.proven && sheet.way !== 'unknown') stops.push('not-proven');
   if (toAccept.length > 0) stops.push('own-places');
@@ -45,22 +45,29 @@ export function sheetReadiness(description: Description, prepared: Prepared): Re
     canTalk: description.transmit === 'unknown' || description.transmit.bands.length > 0,
     lines,
     overwritten: lines.filter(({ number }) => sheet.overwrites.includes(number)),
-    sendsInstead: sendsInstead(fit.cells),
+    sendsInstead: sendsInstead(fit.cells, new Set(ableToSend.map(({ number }) => number))),
     without: fit.cells.filter(({ verdict }) => verdict === 'no' || verdict === 'unknown'),
     fillsFree: lines.some(({ before }) => before === null || before === 'unknown'),
     clearPickedTone: typeof description.operatorTone === 'object' && sheet.clears === 0,
   };
 }
 
-/** The channels to listen to on whose places the talk key sends: on a frequency that others listen to. */
-function sendsInstead(cells: readonly Cell[]): SendsInstead[] {
+/**
+ * The channels to listen to on whose places the talk key sends: on a frequency that others listen to. Where whoever holds the set has no right
+ * to send at all the place is named as such.
+ */
+function sendsInstead(cells: readonly Cell[], withoutRight: ReadonlySet<number>): SendsInstead[] {
   const talks = new Map(
     cells.flatMap((cell) =>
       cell.slot && (cell.verdict === 'full' || cell.verdict === 'adapted') ? [[cell.slot.number, cell]] : [],
     ),
   );
   return cells
-    .filter(({ findings }) => findings.some(({ code }) => code === 'talk-goes-out-on-output'))
+    .filter(
+      ({ slot, findings }) =>
+        !(slot && withoutRight.has(slot.number)) &&
+        findings.some(({ code }) => code === 'talk-goes-out-on-output'),
+    )
     .map((cell) => ({ cell, talksAs: (cell.slot && talks.get(cell.slot.number)) ?? null }));
 }
 

@@ -255,7 +255,10 @@ describe('where somebody may send', () => {
     const talks = (cells: readonly { verdict: string }[]) =>
       cells.filter(({ verdict }) => verdict === 'full' || verdict === 'adapted').length;
     const ownKind = then.board.kinds.find(({ unitIds }) => unitIds.includes(unit.id));
-    expect([talks(ownKind?.cells ?? []), ownKind?.title]).toEqual([0, `${kind.title}, as loaded, listens only`]);
+    expect([talks(ownKind?.cells ?? []), ownKind?.title]).toEqual([
+      0,
+      `${kind.title}, as loaded, listens only`,
+    ]);
     const now = await sheetView(then, unit.id);
     expect(talks(now?.data.fit.cells ?? [])).toBe(0);
     expect(now?.data.sheet.steps.length).toBeGreaterThan(0);

@@ -4,10 +4,10 @@ import type { Grounds, NO_GROUNDS } from '../rules/index';
 import { type FitPlan, fitPlan } from './fit';
 import { fitIdentity, hasIdentity } from './identity';
 import type { Cell, Fit } from './image';
-import type { Verdict } from './judge';
 import { type UnitKind, unitKinds } from './kinds';
 import { unnamed, writesNames } from './naming';
 import { pickedToneFindings } from './pickedTone';
+import type { Verdict } from './policy';
 
 /** Devices that fit alike: of one kind, with the same numbers kept back; and what each channel comes to, in the plan's order. */
 export interface BoardKind {

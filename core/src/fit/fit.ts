@@ -3,9 +3,10 @@ import { type Channel, type Numbers, type Plan, type Slot, sameContent } from '.
 import { fitAlerts } from './alerts';
 import type { FitDevice } from './device';
 import type { Cell, Fit, PlacedSlot } from './image';
-import { type FitPolicy, type Judgement, judge, type Verdict } from './judge';
+import { type Judgement, judge } from './judge';
 import { nameOn, spellable, uniqueName } from './names';
 import type { Placement } from './place';
+import type { FitPolicy, Verdict } from './policy';
 import { silenced } from './right';
 import { numberedPlace, type Room, roomIn } from './room';
 import { fitScan, type ScanPlan } from './scan';

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index';
 import type { Wanted } from '../memory/index';
 import type { AirContent, Native, SlotContent } from '../model/index';
-import type { Verdict } from './judge';
+import type { Verdict } from './policy';
 
 /** One channel on one device: how it ends, where it goes, under what name, and why. */
 export interface Cell {

@@ -1,24 +1,12 @@
 import type { Finding } from '../findings/index';
-import {
-  type AirContent,
-  type Channel,
-  kindOf,
-  type Plan,
-  type Slot,
-  wantedReceiveTone,
-} from '../model/index';
-import { type RuleContext, transmitRule } from '../rules/index';
+import { type AirContent, type Channel, kindOf, type Slot, wantedReceiveTone } from '../model/index';
+import { transmitRule } from '../rules/index';
 import { belonging } from './belongs';
 import { type FitDevice, fixedSlotsOn, freeSlotsFor } from './device';
 import { isReceiveOnly, type Placed, type Placement, placeListen, placeTalk } from './place';
+import type { FitPolicy } from './policy';
 import { leftOut } from './right';
 import { chooseTones } from './tones';
-
-/** How a fit can end for one channel on one device. */
-export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown';
-
-/** What of a plan the fit of one channel depends on, beside the channel itself. */
-export type FitPolicy = Pick<Plan, 'receivePolicy' | 'withoutRight'> & RuleContext;
 
 /** What a device could do with a channel, best first, before anything is known of the other channels. */
 export interface Judgement {

@@ -3,8 +3,8 @@ import type { Grounds, NO_GROUNDS } from '../rules/index';
 import { assign } from './assignment';
 import type { FitDevice } from './device';
 import { fitPlan } from './fit';
-import type { FitPolicy } from './judge';
 import { unitKinds } from './kinds';
+import type { FitPolicy } from './policy';
 import { easeOf, type Reached, reachOf, worthOf } from './worth';
 
 /** Devices that are alike, and how much they count: as many as there are, or as the group weighs them. */

@@ -1,5 +1,4 @@
 import type { Plan } from '../model/index';
-import type { FitPolicy } from './judge';
 import {
   type NumberingKind,
   type NumberingWishes,
@@ -8,6 +7,7 @@ import {
   numbersOf,
   solveHeld,
 } from './numbering';
+import type { FitPolicy } from './policy';
 
 /** Another number for one channel, and what comes of it when all the others are numbered anew around it. */
 export interface OtherNumber {

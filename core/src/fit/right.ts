@@ -12,8 +12,8 @@ import {
 import { mustStayQuiet, type TransmitRule, transmitRule } from '../rules/index';
 import { type FitDevice, valuesOf } from './device';
 import type { WantedSlot } from './image';
-import type { FitPolicy } from './judge';
 import { forbidding } from './place';
+import type { FitPolicy } from './policy';
 
 /** A place that is able to send although whoever holds the set has no right to send there. */
 export interface AbleToSend {

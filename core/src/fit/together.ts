@@ -1,5 +1,4 @@
 import type { Plan } from '../model/index';
-import type { FitPolicy } from './judge';
 import {
   type Numbering,
   type NumberingKind,
@@ -9,6 +8,7 @@ import {
   numberFleet,
   numberingProblem,
 } from './numbering';
+import type { FitPolicy } from './policy';
 
 /** What a solver of mixed-integer models answers: whether it proved its answer best, the sum, and each variable. */
 export interface Solved {

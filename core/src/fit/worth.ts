@@ -1,7 +1,8 @@
 import type { Channel, Native, Plan, Slot } from '../model/index';
 import type { FitDevice } from './device';
-import { type FitPolicy, type Judgement, judge } from './judge';
+import { type Judgement, judge } from './judge';
 import type { Placement } from './place';
+import type { FitPolicy } from './policy';
 import { type Room, roomIn, sitsAt } from './room';
 
 /** How one kind of set finds one channel at a number. */

@@ -43,8 +43,7 @@ export function transmitRule(
   const answers = rows.map((row) => oneRow(row, device, context, sender));
   const best =
     answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');
-  if (best && isShutOut(channel, sender))
-    return listen({ code: 'keeper-refused', severity: 'error' });
+  if (best && isShutOut(channel, sender)) return listen({ code: 'keeper-refused', severity: 'error' });
   // The service the plan names explains best why not.
   const named = rows.findIndex((row) => row.service.id === channel.service);
   return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel, context));
@@ -84,15 +83,14 @@ function oneRow(row: RuleRow, device: Device, context: RuleContext, { each, day 
       source: service.licenceCitation,
     });
   const people = each ?? (context.spares === 'listen-only' ? NOBODY_LICENSED : null);
-  if (people === null) {
-    if (service.licence !== 'none')
-      findings.push({
-        code: 'licence-needed',
-        severity: 'note',
-        service: service.id,
-        source: service.licenceCitation,
-      });
-  } else {
+  if (service.licence !== 'none')
+    findings.push({
+      code: 'licence-needed',
+      severity: 'note',
+      service: service.id,
+      source: service.licenceCitation,
+    });
+  if (people !== null) {
     const why = people.map((licences) => personFinding(licences, row, day)).filter((found) => found !== null);
     // Who surely may not decides before who perhaps may.
     const finding = why.find(({ code }) => code !== 'licence-expiry-unknown') ?? why[0];

@@ -1,11 +1,13 @@
+import { SERVICE_IDS } from '../facts/index';
 import { type FitDevice, fitDevice, fitPlan } from '../fit/index';
 import type { Channel, Description, Person, Plan, Station, Unit } from '../model/index';
 import { bareChannel, sameOnAir } from '../model/index';
+import { transmitRule } from '../rules/index';
 import { distanceM } from '../units/index';
 import { factOf, isRefused } from './view';
 
-/** The five things that must all be so before somebody can use a repeater, in the order in which they are looked into. */
-export const PRECONDITIONS = ['set', 'frequency', 'tone', 'reach', 'permission'] as const;
+/** What must all be so before somebody can use a repeater, in the order in which it is looked into. */
+export const PRECONDITIONS = ['licence', 'set', 'frequency', 'tone', 'reach', 'permission'] as const;
 /** One of them. */
 export type Precondition = (typeof PRECONDITIONS)[number];
 
@@ -16,6 +18,8 @@ export interface Answer {
 }
 /** What would help where one is not met. */
 export type NextStep =
+  | 'get-the-licence'
+  | 'ask-when-it-ends'
   | 'lend-a-set'
   | 'describe-the-set'
   | 'ask-the-frequencies'
@@ -53,7 +57,7 @@ export function preconditionContext(
 }
 
 /**
- * For one person and one repeater: is there a capable set, is the frequency in the plan, is the tone right and on the set, does
+ * For one person and one repeater: have they the licence, is there a capable set, is the frequency in the plan, is the tone right and on the set, does
  * the place reach it, is there permission. What nobody knows is unknown, never yes.
  * @param units the devices this person holds
  */
@@ -67,6 +71,7 @@ export function preconditions(
   const channel =
     pair && context.plan.channels.find((c) => c.receiveHz === pair.outputHz && c.transmitHz === pair.inputHz);
   return {
+    licence: licensed(person, pair, context),
     set: capableSet(units, pair, context),
     frequency: pair === undefined ? unknown('ask-the-frequencies') : channel ? yes : no('add-the-channel'),
     tone: toneRight(units, station, channel, context),
@@ -96,6 +101,19 @@ function best(units: readonly Unit[], channel: Channel, context: Context): 'talk
   });
   if (verdicts.some((verdict) => verdict === 'full' || verdict === 'adapted')) return 'talk';
   return verdicts.includes('unknown') ? 'unknown' : 'no';
+}
+
+/** A set that is made for every service: with it the rules ask about the licence alone. */
+const ANY_SET: Pick<Description, 'certifiedFor' | 'station'> = {
+  certifiedFor: [...SERVICE_IDS],
+  station: 'hand-held',
+};
+
+function licensed({ licences }: Person, pair: Pair | undefined, { plan, today }: Context): Answer {
+  if (!pair) return unknown('ask-the-frequencies');
+  const { may } = transmitRule(asked(pair), ANY_SET, plan, { each: [licences], day: today });
+  if (may === 'unknown') return unknown('ask-when-it-ends');
+  return may === 'transmit' ? yes : no('get-the-licence');
 }
 
 function capableSet(units: readonly Unit[], pair: Pair | undefined, context: Context): Answer {

@@ -111,7 +111,7 @@ describe('what wants a look at a station', () => {
   ] as const)('%s', (_, more, expected) => expect(codes(more)).toEqual(expected));
 });
 
-describe('the five preconditions, each yes, no or unknown with the next move', () => {
+describe('the preconditions, each yes, no or unknown with the next move', () => {
   const ada = PersonSchema.parse({ id: uuid(5), name: 'Ada' });
   const kelp = channel('Kelp Stairs', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' });
   const told = station({ facts: [...PAIR, said('inputTone', '131.8')], permission: { state: 'granted' } });
@@ -122,6 +122,27 @@ describe('the five preconditions, each yes, no or unknown with the next move', (
     const { set, frequency, tone, reach, permission } = preconditions(ada, units, where, context);
     return [set, frequency, tone, reach, permission].map(({ is, next }) => (next ? `${is}: ${next}` : is));
   };
+  it.each([
+    ['no licence', [], 'no: get-the-licence'],
+    ['a licence', [{ service: 'gmrs', holds: 'own', expires: '2033-04-30' }], 'yes'],
+    ['one of close family (95.1705)', [{ service: 'gmrs', holds: 'family', expires: TODAY }], 'yes'],
+    ['one that ended', [{ service: 'gmrs', holds: 'own', expires: '2026-11-24' }], 'no: get-the-licence'],
+    [
+      'one of which nobody knows',
+      [{ service: 'gmrs', holds: 'own', expires: 'unknown' }],
+      'unknown: ask-when-it-ends',
+    ],
+    [
+      'another service’s',
+      [{ service: 'amateur', holds: 'own', expires: '2033-04-30' }],
+      'no: get-the-licence',
+    ],
+  ])('%s', (_, licences, expected) => {
+    const person = PersonSchema.parse({ ...ada, licences });
+    const context = preconditionContext(plan([kelp]), SHIPPED, TODAY);
+    const { licence } = preconditions(person, [hand], told, context);
+    expect(licence.next ? `${licence.is}: ${licence.next}` : licence.is).toBe(expected);
+  });
   it.each([
     [
       'a set that can, the channel, the tone, granted',

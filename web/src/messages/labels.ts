@@ -1,4 +1,4 @@
-/** Labels of places in a row, with those that follow each other told by the first and the last: 15 to 22, R1, R3. */
+/** Labels of places in a row, with those that follow each other told by the first and the last: 15 to 22, 23R, Z1 1 to Z1 40. */
 export function listOf(labels: readonly string[]): string {
   const runs: { first: string; last: string; count: number }[] = [];
   for (const label of labels) {
@@ -13,9 +13,15 @@ export function listOf(labels: readonly string[]): string {
     .join(', ');
 }
 
-const PARTS = /^(.*?)(\d+)$/;
+const PARTS = /^(.*?)(\d+)(\D*)$/;
+/** Whether a label is the next one: the same letters before and after, and the next number. */
 function follows(before: string, label: string): boolean {
-  const [, wordBefore, numberBefore] = PARTS.exec(before) ?? [];
-  const [, word, number] = PARTS.exec(label) ?? [];
-  return number !== undefined && word === wordBefore && Number(number) === Number(numberBefore) + 1;
+  const [, headBefore, numberBefore, tailBefore] = PARTS.exec(before) ?? [];
+  const [, head, number, tail] = PARTS.exec(label) ?? [];
+  return (
+    number !== undefined &&
+    head === headBefore &&
+    tail === tailBefore &&
+    Number(number) === Number(numberBefore) + 1
+  );
 }

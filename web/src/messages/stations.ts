@@ -78,6 +78,7 @@ export const FACT_HINTS: Readonly<Record<StationFact['field'], string>> = {
 };
 
 export const PRECONDITION_TEXT: Readonly<Record<Precondition, { word: string; meaning: string }>> = {
+  licence: { word: 'Licence', meaning: 'their licence lets them send there today' },
   set: { word: 'Set', meaning: 'holds a set that can send on the input' },
   frequency: { word: 'Frequency', meaning: 'the plan has the pair' },
   tone: { word: 'Tone', meaning: 'the plan has the input tone and the set can send it' },
@@ -88,6 +89,8 @@ export const PRECONDITION_TEXT: Readonly<Record<Precondition, { word: string; me
 export const ANSWER_TEXT = { yes: 'yes', no: 'no', unknown: 'not known' } as const;
 
 export const NEXT_STEP_TEXT: Readonly<Record<NextStep, string>> = {
+  'get-the-licence': 'they listen only until they have the licence',
+  'ask-when-it-ends': 'find out whether their licence is good, and until when',
   'lend-a-set': 'lend them a set with repeater channels',
   'describe-the-set': 'find out what their set can do',
   'ask-the-frequencies': 'ask the owner for output and input',

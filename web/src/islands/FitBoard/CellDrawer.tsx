@@ -1,3 +1,4 @@
+import type { Board, BoardKind, Verdict } from '@umbrex/core/fit';
 import { type Channel, wantedReceiveTone } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { FindingItem } from '../../components/FindingItem';
@@ -18,12 +19,14 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
   const units = desk.units.filter((unit) =>
     column.unit ? unit.id === column.unit.id : kind?.unitIds.includes(unit.id),
   );
+  const split = kind && splitText(desk.board, kind, channel.id);
   const waitsFor = wantedReceiveTone(channel, desk.plan.receivePolicy);
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
       <p className="flex items-center gap-2 text-lg font-semibold">
         <Shape verdict={cell.verdict} size={20} /> {VERDICT_TEXT[cell.verdict].word}
       </p>
+      {split && <p className="text-plain">{split}</p>}
       <PathStrip channel={channel} waitsFor={waitsFor} large />
       <p className="text-plain">{stripWords(channel, waitsFor)}</p>
       {cell.slot && (
@@ -79,3 +82,23 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
     </div>
   );
 }
+
+/** What the sets of one kind do with a channel, where not all do the same: it is their holders that differ, or what they hold. */
+function splitText({ kinds }: Board, { descriptionId }: BoardKind, channelId: string): string | null {
+  const alike = kinds.filter((kind) => kind.descriptionId === descriptionId);
+  const counts = new Map<string, number>();
+  for (const { cells, unitIds } of alike) {
+    const verdict = cells.find((cell) => cell.channelId === channelId)?.verdict ?? 'unknown';
+    counts.set(DOES[verdict], (counts.get(DOES[verdict]) ?? 0) + unitIds.length);
+  }
+  if (counts.size < 2) return null;
+  return `Of the sets of this kind: ${[...counts].map(([does, n]) => `${n} ${does}`).join(', ')}.`;
+}
+
+const DOES: Readonly<Record<Verdict, string>> = {
+  full: 'may send',
+  adapted: 'may send',
+  listen: 'only to listen',
+  no: 'without it',
+  unknown: 'not known',
+};

@@ -97,7 +97,7 @@ function Table({
               <th
                 key={c.key}
                 scope="col"
-                className={`sticky top-0 z-10 border-b border-base-300 bg-base-200 align-bottom font-semibold ${width} ${dense ? 'h-32' : 'h-18 px-1'} ${place?.column === c.key ? 'underline decoration-primary decoration-4 underline-offset-4' : ''}`}
+                className={`sticky top-0 z-10 border-b border-base-300 bg-base-200 align-bottom font-semibold ${width} ${dense ? 'h-32' : 'h-22 px-1'} ${place?.column === c.key ? 'underline decoration-primary decoration-4 underline-offset-4' : ''}`}
               >
                 <button
                   type="button"

@@ -9,7 +9,7 @@ type Props = ReturnType<typeof useStationDesk> & { repeaters: readonly Held<Stat
 
 const SIGN = { yes: '●', no: '⊘', unknown: '?' } as const;
 
-/** For every person the five things that must be so before they can use a repeater, with the next move for the first that is not. */
+/** For every person what must be so before they can use a repeater, with the next move for the first that is not. */
 export function PreconditionMatrix({ repeaters, people, matrix }: Props) {
   const [stationId, setStationId] = useState(repeaters[0]?.value.id ?? '');
   const of = matrix[stationId] ?? {};
