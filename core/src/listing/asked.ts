@@ -42,15 +42,13 @@ export function hasBothDirections({ tones }: Collected): boolean {
 
 /** A channel of a table as a pair: only listened to where nobody here, or only an authorised station, may transmit. */
 export function listed(
-  { got, questions, country }: Asked,
+  { got, questions }: Asked,
   service: Service,
   row: ServiceChannel,
   about: string,
 ): Pair {
   const guarded = service.licence === 'authorised' && !got.listen && row.transmitHz !== null;
   if (guarded) questions.push({ code: 'listen-unless-licensed', blocking: false, about, offers: [] });
-  if (service.country !== country)
-    questions.push({ code: 'service-elsewhere', blocking: false, about, offers: [] });
   const transmitHz = got.listen || guarded ? null : row.transmitHz;
   return { receiveHz: row.receiveHz, transmitHz, service: service.id as ServiceId, row };
 }

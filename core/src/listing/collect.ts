@@ -1,17 +1,31 @@
-import { SERVICES } from '../facts/index';
-import { type Collected, frequencyHz, pushTone, type State, tooLow } from './collected';
+import {
+  type Collected,
+  frequencyHz,
+  looseFrequencyHz,
+  pushTone,
+  type State,
+  tooLow,
+  withText,
+} from './collected';
+import { takeDigital } from './digital';
+import { LETTERED, numberAfter, SERVICE_WORDS, serviceBehind } from './numbered';
 import { takeNumber } from './numbers';
 import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './tone';
 import {
   CHANNEL_WORDS,
-  DIGITAL_MODES,
   DIRECT_WORDS,
   DIRECTION_WORDS,
+  type Direction,
+  LISTEN_WORDS,
   OFF_WORDS,
+  OFFSET_WORDS,
+  OUTSIDE_MODES,
   PHRASES,
+  POLARITY_WORDS,
   REPEATER_WORDS,
   TONE_WORDS,
+  UNREAD_WORDS,
 } from './words';
 
 /** Sorts the words of a line: frequencies, tones, channel numbers, what kind of channel, and the name that is left. */
@@ -24,6 +38,7 @@ export function collect(line: string): Collected {
     channel: undefined,
     serviceWord: undefined,
     offsetHz: undefined,
+    offsetAt: undefined,
     repeater: false,
     direct: false,
     listen: false,
@@ -34,18 +49,33 @@ export function collect(line: string): Collected {
     notes: [],
     questions: [],
   };
-  const hasFrequency = tokens.some((token) => frequencyHz(token.text) !== undefined && !tooLow(token.text));
+  const isFrequency = ({ text }: Token) => frequencyHz(text) !== undefined && !tooLow(text);
+  const isPlain = tokens.some(isFrequency);
+  const isLoose =
+    !isPlain && !isAboutChannel(tokens) && tokens.some(({ text }) => looseFrequencyHz(text) !== undefined);
   const state: State = {
     got,
     tokens,
-    hasFrequency,
+    hasFrequency: isPlain || isLoose,
+    isLoose,
     direction: undefined,
     kind: undefined,
     kindStart: 0,
+    polarity: undefined,
     directionsFollow: directionsFollow(tokens),
   };
   for (let i = 0; i < tokens.length; ) i += Math.max(1, step(state, i));
   return got;
+}
+
+/** Whether a line names a channel by its number: then a small number with a point is a tone. */
+function isAboutChannel(tokens: readonly Token[]): boolean {
+  return tokens.some(({ lower }, i) => {
+    const isBeside = [tokens[i - 1], tokens[i + 1]].some((one) => /^\d{1,2}[a-z]?$/i.test(one?.text ?? ''));
+    const isWord =
+      CHANNEL_WORDS.has(lower) || REPEATER_WORDS.has(lower) || lower === 'r' || SERVICE_WORDS.has(lower);
+    return LETTERED.has(lower) || (isWord && isBeside);
+  });
 }
 
 /** Deals with the words from place `i` on and answers how many it used. */
@@ -53,8 +83,11 @@ function step(state: State, i: number): number {
   const { got, tokens } = state;
   const token = tokens[i];
   if (!token) return 1;
+  if (token.quoted) return takeName(state, token, i);
+  const digital = takeDigital(state, i);
+  if (digital > 0) return digital;
   const phrase = PHRASES.find(([words]) => words.every((word, k) => tokens[i + k]?.lower === word));
-  if (phrase && takePhrase(state, phrase[1])) return phrase[0].length;
+  if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
   if (takeMark(state, token, i)) return 1;
   const lettered = !state.got.channel && LETTERED.get(token.lower);
   if (lettered) {
@@ -63,10 +96,7 @@ function step(state: State, i: number): number {
   }
   const numbered = numberAfter(state, i);
   if (numbered > 0) return numbered;
-  if (token.lower === 'gmrs' || token.lower === 'frs') {
-    got.serviceWord = token.lower;
-    return 1;
-  }
+  if (takeService(state, token, i)) return 1;
   if (REPEATER_WORDS.has(token.lower)) {
     got.repeater = true;
     return 1;
@@ -74,36 +104,55 @@ function step(state: State, i: number): number {
   if (DIRECT_WORDS.has(token.lower)) {
     got.direct = true;
     if (token.lower === 'direct' && got.name.length > 0 && got.frequencies.length === 0)
-      got.name.push(token.text);
-    return 1;
-  }
-  if (DIGITAL_MODES.has(token.lower)) {
-    got.mode = 'digital';
-    got.notes.push(token.text.toUpperCase());
-    got.questions.push({ code: 'digital-mode', blocking: false, about: token.text, offers: [] });
+      got.name.push({ token, at: i });
     return 1;
   }
   if (token.text === 'AM' && i > 0) {
     got.mode = 'AM';
     return 1;
   }
-  return takeNumber(state, i) || takeName(state, token);
+  return takeNumber(state, i) || takeName(state, token, i);
 }
 
-/** Whether the last word is a direction and a tone stands before the first one. */
+/** A word for a service by itself: one that is nothing else, or behind a frequency that the service has. */
+function takeService({ got }: State, { lower, start }: Token, i: number): boolean {
+  const isPlain = lower === 'gmrs' || lower === 'frs' || lower === 'murs' || lower === 'pmr446';
+  const behind = i > 0 && got.frequencies.find(({ end }) => end <= start && start - end <= 2);
+  const service = SERVICE_WORDS.get(lower);
+  if (service === undefined || !(isPlain || (behind && serviceBehind(service, behind.hz)))) return false;
+  got.serviceWord = service;
+  return true;
+}
+
+/**
+ * Whether the directions of a line stand behind their values: the last word is one and a value stands before the first, or the first stands
+ * between two frequencies.
+ */
 function directionsFollow(tokens: readonly Token[]): boolean {
-  const first = tokens.findIndex((token) => DIRECTION_WORDS[token.lower]);
+  const isValue = (token: Token | undefined) =>
+    token !== undefined && (looksLikeTone(token.text) || OFF_WORDS.has(token.lower) || isFrequency(token));
+  const first = tokens.findIndex(({ lower }) => DIRECTION_WORDS[lower]);
   const last = tokens.at(-1);
-  return (
-    first > 0 &&
-    last !== undefined &&
-    DIRECTION_WORDS[last.lower] !== undefined &&
-    looksLikeTone(tokens[first - 1]?.text ?? '')
-  );
+  if (first <= 0 || !isValue(tokens[first - 1])) return false;
+  if (last !== undefined && DIRECTION_WORDS[last.lower] !== undefined) return true;
+  return isFrequency(tokens[first - 1]) && isFrequency(tokens[first + 1]);
 }
 
-function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean {
-  const { got } = state;
+const isFrequency = (token: Token | undefined): boolean =>
+  token !== undefined && frequencyHz(token.text) !== undefined;
+
+/** Gives what a line said last a direction, where it has none yet and stands right before this word. */
+function directLast({ got, tokens }: State, i: number, direction: Direction, onlyTones = false): boolean {
+  const values = onlyTones ? got.tones : [...got.tones, ...got.frequencies];
+  const last = values.toSorted((a, b) => b.end - a.end)[0];
+  if (!last || last.direction !== undefined || i === 0 || last.end < (tokens[i - 1]?.start ?? 0))
+    return false;
+  last.direction = direction;
+  return true;
+}
+
+function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number, words: number): boolean {
+  const { got, tokens } = state;
   switch (phrase) {
     case 'listen':
       got.listen = true;
@@ -117,11 +166,17 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean 
       got.bandwidth = phrase;
       return true;
     case 'both':
+      if (!nearValue(tokens, i + words) && directLast(state, i, 'both', true)) return true;
       state.direction = 'both';
       state.kind ??= 'ctcss';
       return true;
     case 'no-tone':
-      got.tones.push({ tone: 'off', direction: state.direction, start: 0, end: 0 });
+      got.tones.push({
+        tone: 'off',
+        direction: state.direction,
+        start: tokens[i]?.start ?? 0,
+        end: tokens[i + words - 1]?.end ?? 0,
+      });
       state.direction = undefined;
       return true;
     case 'planned':
@@ -133,6 +188,11 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean 
     case 'split':
       // `split 158.355`: the frequency that follows is the one our sets send on.
       state.direction = 'send';
+      return true;
+    case 'number':
+      if (!nearValue(tokens, i + words)) return false;
+      state.kind = 'number';
+      state.kindStart = tokens[i]?.start ?? 0;
       return true;
     case 'open':
     case 'drop':
@@ -146,11 +206,20 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1]): boolean 
 function takeMark(state: State, token: Token, i: number): boolean {
   const { got, tokens } = state;
   const next = tokens[i + 1];
+  const before = tokens[i - 1];
+  const hasPlace = got.frequencies.length > 0 || got.channel !== undefined;
   const pending = state.direction !== undefined || state.kind !== undefined;
   if (pending && (token.lower === 'unknown' || token.lower === '?'))
     return pushTone(state, 'unknown', token, token);
   if (pending && (OFF_WORDS.has(token.lower) || token.lower === 'open'))
     return pushTone(state, 'off', token, token);
+  if (state.directionsFollow && OFF_WORDS.has(token.lower) && DIRECTION_WORDS[next?.lower ?? ''])
+    return pushTone(state, 'off', token, token);
+  const polarity = token.lower.length > 1 ? POLARITY_WORDS[token.lower] : undefined;
+  if (polarity && TONE_WORDS[next?.lower ?? '']?.kind === 'dcs') {
+    state.polarity = polarity;
+    return true;
+  }
   const tone = TONE_WORDS[token.lower];
   if (tone && nearValue(tokens, i + 1)) {
     if (state.kind !== 'number') state.kindStart = token.start;
@@ -158,17 +227,37 @@ function takeMark(state: State, token: Token, i: number): boolean {
     if (tone.direction) state.direction ??= tone.direction;
     return true;
   }
-  const direction = DIRECTION_WORDS[token.lower];
-  if (direction) {
-    if (!state.directionsFollow && nearValue(tokens, i + 1)) {
-      state.direction = direction;
-      return true;
-    }
-    const last = [...got.tones, ...got.frequencies].sort((a, b) => b.end - a.end)[0];
-    if (last && last.direction === undefined && i > 0 && last.end >= (tokens[i - 1]?.start ?? 0)) {
-      last.direction = direction;
-      return true;
-    }
+  if (tone?.direction === 'both' && directLast(state, i, 'both', true)) return true;
+  if (takeDirection(state, token, i)) return true;
+  // `both ways`, `each way`
+  if (/^ways?$/.test(token.lower) && (before?.lower === 'both' || before?.lower === 'each')) return true;
+  const sign = hasPlace ? OFFSET_WORDS[token.lower] : undefined;
+  if (sign) {
+    got.offsetHz = sign;
+    got.offsetAt = { start: token.start, end: token.end };
+    return true;
+  }
+  const isListening = LISTEN_WORDS.has(token.lower) || token.text === 'RO';
+  if (isListening && (hasPlace || (next && isFrequency(next)))) {
+    got.listen = true;
+    return true;
+  }
+  if (
+    OUTSIDE_MODES.has(token.lower) &&
+    (hasPlace || state.hasFrequency || /\d\.\d/.test(before?.text ?? ''))
+  ) {
+    got.questions.push({ code: 'mode-outside', blocking: true, about: token.text, offers: [] });
+    return true;
+  }
+  if (UNREAD_WORDS.has(token.lower) && hasPlace) {
+    got.questions.push({
+      code: 'left-over',
+      blocking: true,
+      about: token.text,
+      offers: ['plus', 'minus'],
+      lines: ['plus', 'minus'].map((word) => withText(got.line, token.start, token.end, word)),
+    });
+    return true;
   }
   if (token.lower === 'open' && i > 0) {
     got.access = 'open';
@@ -179,12 +268,33 @@ function takeMark(state: State, token: Token, i: number): boolean {
   return false;
 }
 
+/** A word for a direction: of the value after it, or of the one before. */
+function takeDirection(state: State, token: Token, i: number): boolean {
+  const { got, tokens } = state;
+  const after = tokens[i + 1];
+  // `R 100.0` is a tone that is heard; `R 20` is a repeater.
+  const isHeard = token.lower === 'r' && /^\d{2,3}\.\d+$/.test(after?.text ?? '');
+  const direction = isHeard ? 'hear' : DIRECTION_WORDS[token.lower];
+  if (!direction) return false;
+  if (!state.directionsFollow && nearValue(tokens, i + 1)) {
+    state.direction = direction;
+    return true;
+  }
+  // `145.600 RX`, and nothing else about it: it is only heard.
+  const [only, another] = got.frequencies;
+  const isAlone = only !== undefined && !another && only.end >= (tokens[i - 1]?.start ?? 0);
+  const saysNoMore =
+    after === undefined && got.tones.length === 0 && !got.repeater && got.offsetHz === undefined;
+  if (isAlone && saysNoMore && /^(rx|receive)$/.test(token.lower)) got.listen = true;
+  return directLast(state, i, direction);
+}
+
 /** Whether the next words lead to a value: a tone, a frequency, off, or another word about one. */
 function nearValue(tokens: readonly Token[], from: number): boolean {
   for (let k = from; k < from + 3; k++) {
     const token = tokens[k];
     if (!token) return false;
-    if (/^\d/.test(token.text) || looksLikeTone(token.text)) return true;
+    if (/^\d/.test(token.text) || looksLikeTone(token.text) || /^-[0-7]{3}$/.test(token.text)) return true;
     if (
       OFF_WORDS.has(token.lower) ||
       token.lower === 'open' ||
@@ -197,77 +307,9 @@ function nearValue(tokens: readonly Token[], from: number): boolean {
   return false;
 }
 
-/** Channel names with letters, which need no word before them: `V24`, `UTAC41`. */
-const LETTERED: ReadonlyMap<string, { service: string; number: string }> = new Map(
-  Object.values(SERVICES).flatMap(({ id, channels }) =>
-    channels
-      .filter(({ number }) => /^[a-z]+\d/i.test(number))
-      .map(({ number }) => [number.toLowerCase(), { service: id, number }] as const),
-  ),
-);
-
-/** The services by the words that stand before a channel number: `marine 16`, `UHF CB 27`. */
-const SERVICE_WORDS: ReadonlyMap<string, string> = new Map(
-  Object.values(SERVICES).flatMap(({ id, words }) => words.map((word) => [word, id] as const)),
-);
-
-/** A channel number with words before it that say whose: `ch 18`, `gmrs ch 18`, `rpt 21`, `marine 16`. Answers the words used, or 0. */
-function numberAfter(state: State, i: number): number {
-  const { got, tokens, hasFrequency } = state;
-  let service: string | undefined;
-  let repeater = false;
-  let named = false;
-  let k = i;
-  for (; k < tokens.length; k++) {
-    const word = tokens[k]?.lower ?? '';
-    const of = SERVICE_WORDS.get(word);
-    const isRepeater = REPEATER_WORDS.has(word) || word === 'r';
-    if (of !== undefined && (service === undefined || service === of)) service = of;
-    else if (CHANNEL_WORDS.has(word)) named = true;
-    else if (isRepeater && !repeater) repeater = true;
-    else break;
-  }
-  const number = tokens[k];
-  const first = tokens[i];
-  if (k === i || !number || !first || !/^\d{1,4}(\.\d+)?[a-z]?$/i.test(number.text)) return 0;
-  // With a frequency in the line, a number after other words is part of a name: `Repeater 2 462.650`.
-  if (hasFrequency && !named) return 0;
-  const known = service === undefined ? undefined : Object.values(SERVICES).find(({ id }) => id === service);
-  const isChannel = known?.channels.some(
-    (row) => row.number === number.text || row.aliases.includes(number.text),
-  );
-  if (!isChannel && !/^\d{1,3}[a-z]?$/i.test(number.text)) return 0;
-  if (service !== undefined && !isChannel && !named && !PLAIN_SERVICES.has(service)) return 0;
-  if (got.channel) {
-    got.name.push(...tokens.slice(i, k + 1).map((token) => token.text));
-    return k + 1 - i;
-  }
-  const marked = tokens[k + 1]?.lower === 'r';
-  if (repeater || marked) got.repeater = true;
-  const lettered = /\d[a-z]$/i.test(number.text) ? 'marine' : undefined;
-  got.channel = {
-    service: service ?? lettered,
-    number: number.text.toUpperCase(),
-    start: first.start,
-    end: number.end,
-  };
-  return k + 1 - i + (marked ? 1 : 0);
-}
-
-/** Services whose word makes any small number a channel, so that a wrong one is said rather than taken for a name. */
-const PLAIN_SERVICES: ReadonlySet<string> = new Set([
-  'gmrs',
-  'frs',
-  'murs',
-  'weather',
-  'pmr446',
-  'uhf-cb-au',
-  'marine',
-]);
-
-function takeName(state: State, token: Token): number {
+function takeName(state: State, token: Token, at: number): number {
   state.direction = undefined;
   state.kind = undefined;
-  if (/[\p{L}\p{N}]/u.test(token.text)) state.got.name.push(token.text);
+  if (/[\p{L}\p{N}]/u.test(token.text)) state.got.name.push({ token, at });
   return 1;
 }

@@ -1,6 +1,6 @@
 import type { Question } from '../findings/index';
-import type { ToneText } from '../model/index';
-import { hzFromMHzText } from '../units/index';
+import { isToneText, type ToneText } from '../model/index';
+import { hzFromMHzText, inRadioRange } from '../units/index';
 import type { Token } from './tokens';
 import type { Direction, ToneKind } from './words';
 
@@ -18,13 +18,16 @@ export interface Collected {
   serviceWord: string | undefined;
   /** As written; a bare sign stands for the usual offset that way. */
   offsetHz: number | '+' | '-' | undefined;
+  /** Where that stands. */
+  offsetAt: { start: number; end: number } | undefined;
   repeater: boolean;
   direct: boolean;
   listen: boolean;
   access: 'open' | 'permission' | undefined;
   bandwidth: 'narrow' | 'wide' | undefined;
   mode: 'AM' | 'digital' | undefined;
-  readonly name: string[];
+  /** What is left for the name, with its place among the words. */
+  readonly name: { readonly token: Token; readonly at: number }[];
   readonly notes: string[];
   readonly questions: Question[];
 }
@@ -44,6 +47,10 @@ export interface State {
   kind: ToneKind | undefined;
   /** Where the word stood that announced a code number. */
   kindStart: number;
+  /** A polarity that stood before its code. */
+  polarity: 'N' | 'I' | undefined;
+  /** The line has no frequency but by a number that could be little else. */
+  readonly isLoose: boolean;
   /** The line names directions after their tones: `141.3 in 100 out`. */
   readonly directionsFollow: boolean;
 }
@@ -55,6 +62,17 @@ export function frequencyHz(text: string): number | undefined {
   if (hz === undefined) return undefined;
   return Number(text) > 260 || /\.\d{3,}$/.test(text) ? hz : undefined;
 }
+
+/** A number that is a frequency where the line has no other one: it is no tone in use, and of a size that sets receive. */
+export function looseFrequencyHz(text: string): number | undefined {
+  if (!/^\d{2,3}\.\d{1,4}$/.test(text) || isToneText(toneForm(text))) return undefined;
+  const hz = hzFromMHzText(text);
+  const isWhole = !tooLow(text) || /\.\d{3,}$/.test(text);
+  return hz !== undefined && isWhole && inRadioRange(hz) ? hz : undefined;
+}
+
+/** A number as a tone would be written: one figure behind the point. */
+export const toneForm = (text: string): string => text.replace(/(\.\d)0+$/, '$1');
 
 /** Below 108 MHz no service here has channels, so a small number with zeros behind it is a tone: `82.500`. */
 export const tooLow = (text: string): boolean => Number(text) < 108;

@@ -1,10 +1,11 @@
-import type { Service } from '../facts/index';
+import { isInAirBand, type Service } from '../facts/index';
 import type { Question } from '../findings/index';
 import { type ChannelDraft, cutTo, type ToneText, UNSAID } from '../model/index';
 import { inRadioRange, mhzText } from '../units/index';
 import type { Pair } from './asked';
 import { collect } from './collect';
 import { type Collected, withText } from './collected';
+import { nameOf } from './name';
 import { choosePair } from './pair';
 
 /** What a line says: a draft when no blocking question is open, and the questions. */
@@ -56,7 +57,11 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
   const free = of(undefined);
   const send = [...of('send'), ...both];
   const hear = [...of('hear'), ...both];
-  const isRepeater = pair.transmitHz !== null && pair.transmitHz !== pair.receiveHz;
+  // At a repeater that is only heard a tone by itself is still the one that opens it.
+  const isRepeater =
+    pair.transmitHz === null
+      ? got.repeater || got.offsetHz !== undefined
+      : pair.transmitHz !== pair.receiveHz;
   const about = got.line;
   const [first, second] = free;
   const byTable = got.tones.length === 0 ? pair.row?.tone : undefined;
@@ -104,7 +109,7 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
     receiveTone = byTable;
   }
   if (pair.transmitHz === null) transmitTone = 'off';
-  if (transmitTone === undefined && isRepeater) {
+  if (transmitTone === undefined && isRepeater && pair.transmitHz !== null) {
     questions.push({
       code: 'input-tone-unknown',
       blocking: false,
@@ -120,9 +125,11 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
 }
 
 function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]): ChannelDraft {
-  const written = got.name.join(' ').replace(/^[-–—.\s]+|[-–—.\s]+$/g, '');
   const notes = [...got.notes];
-  let name = written;
+  let name = nameOf(got, questions);
+  // A number beside its frequency is what people call it.
+  if (name === '' && got.channel && got.frequencies.length > 0)
+    name = got.line.slice(got.channel.start, got.channel.end);
   if (name === '') {
     name = pair.row?.name ?? `${mhzText(pair.receiveHz)}`;
     questions.push({ code: 'name-made', blocking: false, about: name, offers: [] });
@@ -140,7 +147,7 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     ...tones,
     ...UNSAID,
     bandwidth: got.bandwidth ?? width,
-    mode: got.mode ?? pair.row?.mode ?? 'FM',
+    mode: got.mode ?? pair.row?.mode ?? (isInAirBand(pair.receiveHz) ? 'AM' : 'FM'),
     service: pair.service,
     access: got.access ?? UNSAID.access,
     note: cutTo(notes.join(', '), 400),

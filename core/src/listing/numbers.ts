@@ -1,9 +1,18 @@
 import type { Question } from '../findings/index';
+import { isToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange, mhzText } from '../units/index';
-import { frequencyHz, pushTone, type State, tooLow, withText } from './collected';
+import { frequencyHz, looseFrequencyHz, pushTone, type State, toneForm, tooLow, withText } from './collected';
 import type { Token } from './tokens';
-import { toneValue } from './tone';
-import { CHANNEL_WORDS, DIRECTION_WORDS, POLARITY_WORDS, REPEATER_WORDS, WIDTHS_KHZ } from './words';
+import { looksLikeTone, toneValue } from './tone';
+import {
+  CHANNEL_WORDS,
+  DIRECTION_WORDS,
+  OFF_WORDS,
+  POLARITY_WORDS,
+  REPEATER_WORDS,
+  TONE_WORDS,
+  WIDTHS_KHZ,
+} from './words';
 
 /** A word with digits and what surrounds it. */
 interface Figure {
@@ -30,17 +39,40 @@ const GMRS_MOST = 22;
 /** A larger offset than any repeater has: then a sign slipped in before a frequency. */
 const MOST_OFFSET_HZ = 25_000_000;
 
-const offset: Reader = ({ state: { got }, token, used, ask }) => {
+const offset: Reader = ({ state, i, token, next, end, unit, used, ask }) => {
+  const { got, tokens, kind } = state;
   if (!/^[+-](\d*\.?\d+)?$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
-  const hz = hzFromMHzText(token.text.slice(1).replace(/^\./, '0.')) ?? 0;
+  if (kind === 'dcs') return 0;
+  // A dash between a frequency and a word is a dash.
+  if (token.text === '-' && next && !isAboutValue(next)) return used;
+  const size = token.text.slice(1).replace(/^\./, '0.');
+  // Whole hundreds are kilohertz: no repeater is so many megahertz off.
+  const isKilohertz = unit === 'khz' || unit === 'k' || (unit !== 'mhz' && /^\d{3,5}$/.test(size));
+  const hz = isKilohertz ? Math.round(Number(size) * 1000) : (hzFromMHzText(size) ?? 0);
+  const isSign = token.text === '+' || token.text === '-';
   if (hz > MOST_OFFSET_HZ) ask('frequency-unreadable', [token.text.slice(1)]);
-  else if (token.text === '+' || token.text === '-') got.offsetHz = token.text;
+  else if (isSign) got.offsetHz = token.text as '+' | '-';
   else got.offsetHz = token.text.startsWith('-') ? -hz : hz;
-  return used;
+  got.offsetAt = { start: tokens[i]?.start ?? 0, end: end.end };
+  return isSign ? 1 : used;
 };
+
+/** Whether a word is a figure or says something of one, so that a sign before it is a sign. */
+function isAboutValue({ text, lower }: Token): boolean {
+  return (
+    /^[\d+-]/.test(text) ||
+    looksLikeTone(text) ||
+    TONE_WORDS[lower] !== undefined ||
+    DIRECTION_WORDS[lower] !== undefined ||
+    OFF_WORDS.has(lower) ||
+    /^(offset|shift|open|closed|private|narrow|wide|fm|nfm)$/.test(lower)
+  );
+}
 
 const powerOrDistance: Reader = ({ state: { got }, token, unit, pending }) => {
   if (pending || !/^\d+(\.\d+)?$/.test(token.text)) return 0;
+  // `131.8 w/` is a tone with half a word behind it.
+  if (token.text.includes('.') && isToneText(toneForm(token.text))) return 0;
   if (/^(w|watts?)$/.test(unit)) got.notes.push(`${token.text} W`);
   else if (/^(mi|miles?|km)$/.test(unit)) got.notes.push(`${token.text} ${unit}`);
   else return 0;
@@ -64,6 +96,13 @@ const frequency: Reader = (figure) => {
     ask('frequency-unreadable', [mhzText(hz)]);
     return used;
   }
+  const loose = state.isLoose && !pending ? looseFrequencyHz(token.text) : undefined;
+  if (loose !== undefined && unit !== 'khz' && unit !== 'hz') return take(figure, loose);
+  if (!pending && !state.hasFrequency && !state.got.channel && /^\d{1,2}\.\d{3,}$/.test(token.text))
+    if (Number(token.text) < 25 && unit !== 'khz') {
+      ask('frequency-out-of-range', []);
+      return used;
+    }
   const plain = hzFromMHzText(token.text);
   // Beside another frequency or a channel, a small number in MHz is a tone with the wrong unit.
   const alone = !state.hasFrequency && !state.got.channel;
@@ -99,23 +138,33 @@ const tone: Reader = (figure) => {
   const { state, token, unit, pending, ask, used } = figure;
   const { got, tokens, hasFrequency } = state;
   if (pending && /\d/.test(token.text)) return takeTone(figure);
+  if (/^-[0-7]{3}$/.test(token.text) && state.kind === 'dcs') return takeTone(figure);
   if (/^(d-?\d{3}-?[nir]?|[0-7]{3}[nir])$/i.test(token.text)) return takeTone(figure);
   if (!/^\d{2,3}\.\d+$/.test(token.text)) return 0;
   const aboutChannel = tokens.some((t) => CHANNEL_WORDS.has(t.lower) || REPEATER_WORDS.has(t.lower));
   const hz = hzFromMHzText(token.text);
   if (hasFrequency || got.channel || aboutChannel || hz === undefined || tooLow(token.text) || unit !== '')
     return takeTone(figure);
+  if (tokens.some((t) => FREQUENCY_WORDS.has(t.lower))) return take(figure, hz);
   ask('tone-or-frequency', [mhzText(hz), `ctcss ${token.text}`]);
   return used;
 };
 
-function takeTone({ state, i, token, unit, used, ask }: Figure): number {
+/** Words about a frequency: beside them a number with a point is one. */
+const FREQUENCY_WORDS: ReadonlySet<string> = new Set(['am', 'fm', 'nfm', 'air', 'airband', 'marine']);
+
+function takeTone({ state, i, token, unit: written, used: all, ask }: Figure): number {
   const { got, tokens } = state;
+  // Watts and miles are of something else.
+  const unit = /hz$/.test(written) ? written : '';
+  const used = unit === '' ? 1 : all;
   if (state.kind === 'number' && got.channel && got.line[token.start - 1] === '-')
     return takeChannelCode(state, token);
   const after = POLARITY_WORDS[tokens[i + used]?.lower ?? ''];
-  const polarity = /^(d|\d{3}$)/i.test(token.text) ? (after ?? '') : '';
-  const value = token.text.replace(/(\.\d)0+$/, '$1');
+  const isCode = /^(d|\d{3}$)/i.test(token.text);
+  const polarity = isCode ? (after ?? state.polarity ?? '') : '';
+  state.polarity = undefined;
+  const value = toneForm(token.text);
   const reading = toneValue(value, state.kind ?? 'any', unit === 'hz' ? '' : unit, polarity);
   for (const question of reading.questions) {
     if (question.blocking) ask(question.code, question.offers);
@@ -125,7 +174,7 @@ function takeTone({ state, i, token, unit, used, ask }: Figure): number {
     }
   }
   pushTone(state, reading.tone, token, token);
-  return used + (polarity ? 1 : 0);
+  return used + (isCode && after ? 1 : 0);
 }
 
 /** `18-9`: a channel and a code number in one word. The number is a label of somebody's device, so its tone is asked for. */

@@ -25,8 +25,9 @@ export function fromOne(asked: Asked, written: Written): Pair | undefined {
   const onInput = home.channels.find((row) => row.pair && row.transmitHz === hz);
   if (onInput && !isDirect) return onRepeaterInput(asked, written, home);
   if (isDirect) return ofHome(asked, home, hz, about);
+  const before = asked.questions.length;
   const elsewhere = ofOthers(asked, hz, about);
-  if (elsewhere) return elsewhere;
+  if (elsewhere || asked.questions.slice(before).some(({ blocking }) => blocking)) return elsewhere;
   if (isAmongHome(country, hz)) {
     const near = mhzText(nearestOf(home, hz));
     return stop(asked, 'frequency-off-channel', about, [
@@ -102,20 +103,38 @@ function ofOthers(asked: Asked, hz: number, about: string): Pair | undefined {
     const heard = rows.find((row) => row.transmitHz === null);
     const row = rows.find(({ pair }) => pair === wantsPair) ?? (wantsPair ? heard : rows[0]);
     if (!row) continue;
+    const ownHz = row.transmitHz === null ? 0 : row.transmitHz - row.receiveHz;
+    if (wantsPair && row.pair && !isShift(got.offsetHz, ownHz)) {
+      const shiftHz = typeof got.offsetHz === 'number' ? got.offsetHz : -ownHz;
+      return askUsual(asked, hz, shiftHz, ownHz);
+    }
     if (wantsPair && row.transmitHz === null)
       questions.push({ code: 'nobody-transmits', blocking: false, about, offers: [] });
     return listed(asked, service, row, about);
   }
   const service = services.find(({ bands }) => bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz));
-  return service && inBand(asked, service, hz, about);
+  return service ? inBand(asked, service, hz, about) : undefined;
 }
 
-function inBand({ got, questions }: Asked, service: Service, hz: number, about: string): Pair {
+function inBand(asked: Asked, service: Service, hz: number, about: string): Pair | undefined {
+  const { got, questions } = asked;
   const id = service.id as ServiceId;
   const usualHz = usualShiftHz(service, hz);
   const size = Math.abs(usualHz) || service.usualShiftHz;
   const signed = got.offsetHz === '+' ? size : got.offsetHz === '-' ? -size : got.offsetHz;
-  const offsetHz = signed ?? (got.repeater ? usualHz : 0);
+  if (signed !== undefined && isUnusual(signed, usualHz, size))
+    return askUsual(asked, hz, signed, usualHz || size);
+  const isThrough = hasBothDirections(got);
+  const isBare = got.offsetHz === undefined && !got.repeater;
+  if (isBare && usualHz !== 0 && !got.direct && !got.listen)
+    questions.push({
+      code: isThrough ? 'repeater-by-direction' : 'direct-or-repeater',
+      blocking: false,
+      about,
+      offers: ['rpt', 'direct'],
+      lines: [`${got.line} rpt`, `${got.line} direct`],
+    });
+  const offsetHz = signed ?? (got.repeater || (isBare && isThrough) ? usualHz : 0);
   if (got.repeater && offsetHz === 0) {
     questions.push({
       code: 'transmit-unknown',
@@ -134,6 +153,30 @@ function inBand({ got, questions }: Asked, service: Service, hz: number, about: 
       offers: [],
     });
   return { receiveHz: hz, transmitHz: got.listen ? null : hz + offsetHz, service: id, row: undefined };
+}
+
+/** Whether a shift is of another size, or goes another way, than is usual there; where nothing is usual none is unusual. */
+function isUnusual(shiftHz: number, usualHz: number, size: number): boolean {
+  if (usualHz !== 0) return shiftHz !== usualHz;
+  return size !== 0 && Math.abs(shiftHz) !== size;
+}
+
+/** Offers the usual shift, and the written one as the pair that it comes to. */
+function askUsual(asked: Asked, hz: number, shiftHz: number, usualHz: number): undefined {
+  const { got } = asked;
+  const at = got.offsetAt ?? { start: got.line.length, end: got.line.length };
+  const written = got.frequencies[0] ?? at;
+  const usual = `${usualHz < 0 ? '-' : '+'}${mhzText(Math.abs(usualHz)).replace(/0+$/, '')}`.replace(
+    /\.$/,
+    '',
+  );
+  const pair = `rx ${mhzText(hz)} tx ${mhzText(hz + shiftHz)}`;
+  const start = Math.min(at.start, written.start);
+  const between = got.line.slice(written.end, at.start);
+  return stop(asked, 'offset-unusual', got.line.slice(at.start, at.end), [
+    [usual, withText(got.line, at.start, at.end, ` ${usual}`)],
+    [pair, withText(got.line, start, at.end, `${pair}${between}`)],
+  ]);
 }
 
 function outsideServices({ got, questions }: Asked, hz: number, about: string): Pair {

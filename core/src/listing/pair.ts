@@ -10,16 +10,48 @@ import { fromTwo } from './twoFrequencies';
 export function choosePair(got: Collected, questions: Question[], country: CountryId): Pair | undefined {
   const asked: Asked = { got, questions, country };
   if (got.channel && got.frequencies.length > 0) {
-    const named = fromNumber({ ...asked, questions: [...questions] });
     const written = got.frequencies[0];
-    if (!named || !written || (named.receiveHz !== written.hz && named.transmitHz !== written.hz))
-      return stop(asked, 'pair-does-not-match', got.line);
+    if (!written || !isNumberOf(asked, written.hz)) return contradiction(asked);
     return fromFrequencies(asked);
   }
   if (got.channel) return fromNumber(asked);
   if (got.frequencies.length > 0) return fromFrequencies(asked);
   if (!questions.some((question) => question.blocking)) stop(asked, 'no-frequency', got.line);
   return undefined;
+}
+
+/** Whether a line's channel number is one of its frequency's, in whatever way it is counted. */
+function isNumberOf(asked: Asked, hz: number): boolean {
+  const { channel, serviceWord } = asked.got;
+  if (!channel) return false;
+  if (channel.service === 'weather')
+    return WEATHER_NUMBERS.some(
+      ({ receiveHz, ascending, marine }) =>
+        receiveHz === hz && [ascending, marine].includes(Number(channel.number)),
+    );
+  const wanted = channel.service ?? serviceWord ?? homeOf(asked.country).id;
+  const service = Object.values(SERVICES).find(({ id }) => id === wanted);
+  const rows = service
+    ? [serviceChannel(service, channel.number), serviceChannel(service, channel.number, true)]
+    : [];
+  return rows.some((row) => row !== undefined && (row.receiveHz === hz || row.transmitHz === hz));
+}
+
+/** A number and a frequency that are not of each other: the line without the one, and without the other. */
+function contradiction(asked: Asked): undefined {
+  const { got } = asked;
+  const [a] = got.frequencies;
+  const { channel } = got;
+  if (!a || !channel) return stop(asked, 'pair-does-not-match', got.line);
+  const without = ({ start, end }: { start: number; end: number }) =>
+    withText(got.line, start, end, '')
+      .replace(/\s{2,}/g, ' ')
+      .trim();
+  const fixes = [
+    [got.line.slice(a.start, a.end), without(channel)] as const,
+    [got.line.slice(channel.start, channel.end), without(a)] as const,
+  ];
+  return stop(asked, 'pair-does-not-match', got.line, got.frequencies.length === 1 ? fixes : []);
 }
 
 function fromFrequencies(asked: Asked): Pair | undefined {
@@ -49,7 +81,13 @@ function fromNumber(asked: Asked): Pair | undefined {
       ['direct', `${got.line} direct`],
     ]);
   const row = (wantsPair ? pair : plain) ?? pair;
-  return row ? listed(asked, service, row, about) : stop(asked, 'no-such-channel', about);
+  if (!row) return stop(asked, 'no-such-channel', about);
+  if (service.country !== country) {
+    // The same number is another place here, or none: it is heard where it is there, if that is meant.
+    const offer = `${mhzText(row.receiveHz)} rx only`;
+    return stop(asked, 'service-elsewhere', about, [[offer, withText(got.line, start, end, offer)]]);
+  }
+  return listed(asked, service, row, about);
 }
 
 /** Weather numbers are counted in two ways: which one is asked, with the frequency of each. */

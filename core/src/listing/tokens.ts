@@ -1,27 +1,39 @@
+import { TONE_WORDS } from './words';
+
 /** A word or number of a line, with where it stood. */
 export interface Token {
   readonly text: string;
   readonly lower: string;
   readonly start: number;
   readonly end: number;
+  /** Between quotation marks: a name as it stands, whatever it looks like. */
+  readonly quoted?: true;
 }
 
 /** Prefixes that people write without a space before a number: `ch18`, `pl131.8`, `wx6`, `tx131.8`. */
 const GLUED =
   /^(ch|chan|channel|gmrs|frs|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
 const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
+/** `145.230-`: the sign of an offset behind its frequency. */
+const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-])$/;
+/** `T85.4`, `R100.0`: a tone that is sent, and one that is heard. */
+const TONE_LETTER = /^([tr])(\d{2,3}\.\d)$/i;
 const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;
 const CHANNEL_AND_CODE = /^(\d{1,2})-(\d{1,3})$/;
 
 /**
  * Cuts a line into words and numbers. Commas, semicolons, bars, slashes, colons, brackets and equals signs part words; a
  * comma between digits of a frequency is a decimal comma; units and prefixes written without a space become words of
- * their own.
+ * their own. What stands between quotation marks stays one word.
  */
 export function tokensOf(line: string): Token[] {
   const tokens: Token[] = [];
   const push = (text: string, start: number) => {
     if (text !== '') tokens.push({ text, lower: text.toLowerCase(), start, end: start + text.length });
+  };
+  const quote = (text: string, start: number) => {
+    if (text.trim() !== '')
+      tokens.push({ text: text.trim(), lower: '', start, end: start + text.length + 2, quoted: true });
   };
   // Dashes between words part them; a single hyphen may be the sign of an offset, several in one line are not.
   const loneHyphens = line.match(/(?<=\s)-(?=\s)/g)?.length ?? 0;
@@ -33,13 +45,23 @@ export function tokensOf(line: string): Token[] {
   const plain = parted
     .replace(/[\u2212\u2013\u2014]/g, '-')
     .replace(/(?<=\b\d{3}),(?=\d{3,5}\b)/g, '.')
-    .replace(/(?<=\b\d{2,3}),(?=\d\b(?!\.))/g, '.');
-  for (const match of plain.matchAll(/[^\s,;|/:=()[\]{}"]+/g)) {
+    .replace(/(?<=\b\d{2,3}),(?=\d\b(?!\.))/g, '.')
+    .replace(/(?<=[+-]\d{1,2}),(?=\d{1,4}\b)/g, '.');
+  for (const match of plain.matchAll(/"([^"]*)"|[^\s,;|/:=()[\]{}"]+/g)) {
+    if (match[1] !== undefined) {
+      quote(match[1], match.index);
+      continue;
+    }
     const word = match[0].replace(/\.+$/, '');
     const start = match.index;
-    const cut = GLUED.exec(word) ?? WITH_UNIT.exec(word) ?? CHANNEL_AND_MARK.exec(word);
+    const letter = TONE_LETTER.exec(word);
+    const cut =
+      GLUED.exec(word) ?? WITH_UNIT.exec(word) ?? WITH_SIGN.exec(word) ?? CHANNEL_AND_MARK.exec(word);
     const code = CHANNEL_AND_CODE.exec(word);
-    if (code) {
+    if (letter) {
+      tokens.push({ text: 't', lower: letter[1]?.toLowerCase() === 't' ? 't' : 'rx', start, end: start + 1 });
+      push(letter[2] ?? '', start + 1);
+    } else if (code) {
       push(code[1] ?? '', start);
       push('code', start + word.length);
       push(code[2] ?? '', start + word.length - (code[2]?.length ?? 0));
@@ -53,7 +75,8 @@ export function tokensOf(line: string): Token[] {
         push(unit[2] ?? '', at + (unit[1]?.length ?? 0));
       } else push(second, at);
     } else if (/^#\d{1,2}$/.test(word)) {
-      push('ch', start);
+      // After a word for a tone it is a code number.
+      if (!TONE_WORDS[tokens.at(-1)?.lower ?? '']) push('ch', start);
       push(word.slice(1), start + 1);
     } else push(word, start);
   }

@@ -34,6 +34,16 @@ export function toneValue(text: string, kind: ToneKind, unit = '', polarity = ''
     const means = CONSUMER_CODE_TONES[Number(text)];
     return ask('code-number', means === undefined ? [] : [means]);
   }
+  // One or two figures are a place in the list of some set: the tone that is nearest is another one.
+  if (/^\d{1,2}$/.test(text) && Number(text) < 60 && unit === '') {
+    const means = kind === 'dcs' ? undefined : CONSUMER_CODE_TONES[Number(text)];
+    return ask('code-number', means === undefined ? [] : [means]);
+  }
+  // A minus stands for inverted on some sets and for nothing on others.
+  if (/^-[0-7]{3}$/.test(text)) {
+    const offers = DCS_CODES.includes(text.slice(1)) ? [`D${text.slice(1)}I`, `D${text.slice(1)}N`] : [];
+    return ask('tone-unreadable', offers);
+  }
   const dcs = MARKED_DCS.exec(text);
   const marked = /^d/i.test(text) || /[nir]$/i.test(text) || polarity !== '';
   if (dcs && (kind === 'dcs' || marked)) return dcsValue(dcs[1] ?? '', polarity || (dcs[2] ?? ''), about);

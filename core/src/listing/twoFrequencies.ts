@@ -2,12 +2,14 @@ import { channelOn, homeOf, isAmongHome, type ServiceId, servicesOf } from '../f
 import { mhzText } from '../units/index';
 import { type Asked, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
+import { fromOne } from './oneFrequency';
 
 type Written = Collected['frequencies'][number];
 
 /** The pair of two frequencies: of the home service in whatever order, else as the line says which is sent and which is heard. */
 export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined {
   const { got, country } = asked;
+  if (a.hz === b.hz) return fromOne({ ...asked, got: { ...got, direct: true } }, a);
   const home = homeOf(country);
   const send = [a, b].find(({ direction }) => direction === 'send');
   const hear = [a, b].find(({ direction }) => direction === 'hear');
@@ -27,6 +29,8 @@ export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined 
     return { receiveHz: row.receiveHz, transmitHz: sent, service: home.id as ServiceId, row };
   }
   if (receiveHz === undefined || transmitHz === undefined) {
+    const parts = twoPlaces(asked, a, b);
+    if (parts) return stop(asked, 'several-frequencies', got.line, parts);
     const read = (x: Written, y: Written) => `rx ${mhzText(x.hz)} tx ${mhzText(y.hz)}`;
     const offers = [read(a, b), read(b, a)].map((text) => [text, fix(text)] as const);
     return stop(asked, 'several-frequencies', got.line, offers);
@@ -39,6 +43,25 @@ export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined 
     service: serviceOf(asked, receiveHz, transmitHz, a),
     row: undefined,
   };
+}
+
+/** Two channels of tables, which make no pair, are two places: each half of the line is offered. */
+function twoPlaces(
+  { got, country }: Asked,
+  a: Written,
+  b: Written,
+): (readonly [string, string])[] | undefined {
+  const isListed = ({ hz }: Written) =>
+    isAmongHome(country, hz) ||
+    servicesOf(country).some(({ channels }) => channels.some(({ receiveHz }) => receiveHz === hz));
+  const [first, second] = a.start < b.start ? [a, b] : [b, a];
+  if (!isListed(first) || !isListed(second)) return undefined;
+  const between = got.line.slice(first.end, second.start);
+  const parting = [...between.matchAll(/\s*(?:[;|/&,]|\band\b)\s*/gi)].at(-1);
+  const cut = first.end + (parting?.index ?? between.length);
+  const rest = first.end + (parting ? parting.index + parting[0].length : between.length);
+  const halves = [got.line.slice(0, cut), got.line.slice(rest)].map((half) => half.trim());
+  return halves.map((half) => [half, half] as const);
 }
 
 /** The service that has both frequencies; where none has, that is said. */

@@ -14,17 +14,20 @@ export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
   tx: 'send',
   transmit: 'send',
   send: 'send',
+  up: 'send',
   encode: 'send',
   enc: 'send',
   access: 'send',
   out: 'hear',
   output: 'hear',
   downlink: 'hear',
+  down: 'hear',
   rx: 'hear',
   receive: 'hear',
   hear: 'hear',
   decode: 'hear',
   dec: 'hear',
+  both: 'both',
 };
 
 /** `number` is a code number of some device's own table, which is only a label. */
@@ -70,6 +73,10 @@ export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
   inv: 'I',
   inverted: 'I',
   inverse: 'I',
+  invert: 'I',
+  rev: 'I',
+  reverse: 'I',
+  reversed: 'I',
 };
 
 /** Words that say that it goes through a repeater. */
@@ -79,7 +86,30 @@ export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', '
 /** Words before a channel number. */
 export const CHANNEL_WORDS: ReadonlySet<string> = new Set(['ch', 'chan', 'channel', 'chnl']);
 /** Words for modes that analogue sets hear as noise. */
-export const DIGITAL_MODES: ReadonlySet<string> = new Set(['p25', 'dmr', 'nxdn', 'tetra', 'dpmr']);
+export const DIGITAL_MODES: ReadonlySet<string> = new Set(
+  'p25 apco apco25 apco-25 dmr mototrbo trbo nxdn idas nexedge tetra dpmr d-star dstar c4fm ysf fusion m17'.split(
+    ' ',
+  ),
+);
+/** Words for modes that are outside: sets of this field neither send nor hear them. */
+export const OUTSIDE_MODES: ReadonlySet<string> = new Set(['usb', 'lsb', 'ssb', 'cw']);
+/** Words that say which way an offset goes. */
+export const OFFSET_WORDS: Readonly<Record<string, '+' | '-'>> = {
+  plus: '+',
+  positive: '+',
+  pos: '+',
+  minus: '-',
+  negative: '-',
+  neg: '-',
+};
+/** Words that forbid sending where they stand behind or before what is listened to; in a name they are part of it. */
+export const LISTEN_WORDS: ReadonlySet<string> = new Set(['listen', 'listening', 'monitor', 'monitoring']);
+/** Words that change what stands before them in a way that is not read: asked about. */
+export const UNREAD_WORDS: ReadonlySet<string> = new Set(['rev', 'reverse', 'reversed']);
+/** Units: left over they are about a value that is not there. */
+export const UNIT_WORDS: ReadonlySet<string> = new Set(
+  'w k m r t x hz khz mhz ghz db dbm dbi watt watts ft mi mile miles km ms'.split(' '),
+);
 
 /** Several words that mean one thing; the first that fits counts, so longer ones come first. */
 export type Phrase =
@@ -93,6 +123,7 @@ export type Phrase =
   | 'planned'
   | 'off-air'
   | 'split'
+  | 'number'
   | 'drop';
 /** Several words that mean one thing. */
 export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
@@ -103,6 +134,13 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['rx-only'], 'listen'],
   [['listen-only'], 'listen'],
   [['receive-only'], 'listen'],
+  [['not', 'for', 'transmit'], 'listen'],
+  [['do', 'not', 'transmit'], 'listen'],
+  [['no', 'transmit'], 'listen'],
+  [['listening', 'only'], 'listen'],
+  [['monitoring', 'only'], 'listen'],
+  [['scan', 'only'], 'listen'],
+  [['scanner', 'only'], 'listen'],
   [['no', 'tx'], 'listen'],
   [['no', 'talk'], 'listen'],
   [['ask', 'first'], 'permission'],
@@ -112,7 +150,15 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['permission'], 'permission'],
   [['private'], 'permission'],
   [['closed'], 'permission'],
+  [['no', 'tone', 'required'], 'no-tone'],
+  [['no', 'tone', 'needed'], 'no-tone'],
   [['no', 'tone'], 'no-tone'],
+  [['tone', 'no'], 'number'],
+  [['tone', 'number'], 'number'],
+  [['pl', 'no'], 'number'],
+  [['pl', 'number'], 'number'],
+  [['carrier', 'access'], 'no-tone'],
+  [['carrier', 'operated'], 'no-tone'],
   [['no', 'pl'], 'no-tone'],
   [['carrier', 'squelch'], 'no-tone'],
   [['tone', 'squelch'], 'both'],
@@ -120,6 +166,8 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['tone', 'sql'], 'both'],
   [['enc', 'dec'], 'both'],
   [['encode', 'decode'], 'both'],
+  [['t-sql'], 'both'],
+  [['in', 'and', 'out'], 'both'],
   [['in', 'out'], 'both'],
   [['tx', 'rx'], 'both'],
   [['planned'], 'planned'],
@@ -132,6 +180,8 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['wide'], 'wide'],
   [['wideband'], 'wide'],
   [['fm'], 'drop'],
+  [['analog'], 'drop'],
+  [['analogue'], 'drop'],
   [['mhz'], 'drop'],
   [['offset'], 'drop'],
   [['shift'], 'drop'],

@@ -109,16 +109,20 @@ const OTHERS: readonly Row[] = [
   ['v40', 'V40 calling', 145.5, 145.5, 'off', 'off'],
   ['RV48 67.0', 'RV48', 145.6, 145, '67.0', 'off'],
   ['Kelp 462.650 rpt DMR', 'Kelp', 462.65, 467.65, 'unknown', 'off'],
-  ['Repeater 2 462.650 rpt 131.8', '2', 462.65, 467.65, '131.8', 'off'],
+  ['Repeater 2 462.650 rpt 131.8', 'Repeater 2', 462.65, 467.65, '131.8', 'off'],
 ];
 const KEPT = { 'Guard 121.500 AM': 'AM', 'air 121.5': 'AM', 'Kelp 462.650 rpt DMR': 'digital' } as Readonly<
   Record<string, string>
 >;
 
+/** Whose services these are; the others are of the United States. */
+const countryOf = (line: string) =>
+  /^(uhf cb|cb) /i.test(line) ? 'AU' : /^(pmr|r?v\d)/i.test(line) ? 'EU' : 'US';
+
 describe('lines of every service', () => {
   for (const [line, name, receiveMHz, transmitMHz, transmitTone, receiveTone] of OTHERS)
     it(line, () => {
-      const reading = readLine(line);
+      const reading = readLine(line, countryOf(line));
       expect(reading.channel, reading.questions.map((q) => q.code).join()).toMatchObject({
         name,
         receiveHz: Math.round(receiveMHz * 1e6),

@@ -46,9 +46,12 @@ const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
   'listen-unless-licensed': (about) =>
     `${about} is only listened to: it takes a licence or an authorisation to talk there.`,
   'service-elsewhere': (about) =>
-    `${about} belongs to another country’s service; nobody may transmit on it here.`,
+    `“${about}” is a channel of another country’s service; nobody may transmit there here. To listen there:`,
   'usual-offset': (about) => `No offset is given; the usual one there is taken: ${about} MHz.`,
   'word-contradicts': () => 'The line says both repeater and direct. Take one out.',
+  'offset-unusual': (about) => `“${about}” is not the offset that is usual here. Which is meant:`,
+  'left-over': (about) => `What is “${about}”? In quotation marks it is part of the name.`,
+  'mode-outside': (about) => `${about} is outside: these devices send and hear FM, AM and digital modes.`,
   'digital-mode': (about) => `${about} is a digital mode: kept, and marked as not for analogue devices.`,
   'name-made': (about) => `No name is given; “${about}” is taken.`,
   'name-shortened': () => 'The name is cut to 40 letters; the whole stands in the note.',

@@ -40,3 +40,8 @@ export const AIRBAND: ServiceTable = {
     neverTest: distress,
   })),
 };
+
+/** Whether a frequency (hertz) is in the band of navigation and voices from the air, which is modulated in AM alone. Source: ITU Radio Regulations, article 5, 108 to 137 MHz; from memory. */
+export function isInAirBand(hz: number): boolean {
+  return hz >= 108_000_000 && hz < 137_000_000;
+}

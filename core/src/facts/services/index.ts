@@ -74,3 +74,5 @@ export function channelOn(
     (channel) => channel.receiveHz === receiveHz && channel.transmitHz === transmitHz,
   );
 }
+
+export { isInAirBand } from './airband';

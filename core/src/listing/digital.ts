@@ -1,0 +1,52 @@
+import type { State } from './collected';
+import { DIGITAL_MODES, TONE_WORDS } from './words';
+
+/*
+ * Digital modes and the codes by which their repeaters are opened: colour code, slot and talk group of DMR, network access code of P25, access
+ * number of NXDN, group numbers. They are no tones, and no part of a name: they are kept as they stand. Common practice of listings.
+ */
+type Code = readonly [words: readonly RegExp[], write: (value: string) => string];
+const NUMBER = /^\d{1,8}$/;
+const CODES: readonly Code[] = [
+  [[/^colou?r$/, /^code$/, NUMBER], (value) => `CC ${value}`],
+  [[/^cc$/, NUMBER], (value) => `CC ${value}`],
+  [[/^cc(\d{1,2})$/], (value) => `CC ${value}`],
+  [[/^ran$/, NUMBER], (value) => `RAN ${value}`],
+  [[/^ran(\d{1,2})$/], (value) => `RAN ${value}`],
+  [[/^nac$/, /^\$?([0-9a-f]{1,3})$/], (value) => `NAC ${value.toUpperCase()}`],
+  [[/^nac\$?([0-9a-f]{1,3})$/], (value) => `NAC ${value.toUpperCase()}`],
+  [[/^(?:ts|slot)$/, /^[12]$/], (value) => `slot ${value}`],
+  [[/^(?:ts|slot)([12])$/], (value) => `slot ${value}`],
+  [[/^(?:tg|talkgroup|talk-group)$/, NUMBER], (value) => `TG ${value}`],
+  [[/^tg(\d{1,8})$/], (value) => `TG ${value}`],
+  [[/^(?:dgid|dg-id)$/, NUMBER], (value) => `DG-ID ${value}`],
+];
+
+/** Takes a digital mode or one of its codes; answers the words used, or 0. */
+export function takeDigital({ got, tokens }: State, i: number): number {
+  const token = tokens[i];
+  if (!token) return 0;
+  const isPlain = token.lower === 'digital' && !leadsToCode(tokens[i + 1]?.lower);
+  if (DIGITAL_MODES.has(token.lower) || (isPlain && i > 0)) {
+    if (got.mode !== 'digital')
+      got.questions.push({ code: 'digital-mode', blocking: false, about: token.text, offers: [] });
+    got.mode = 'digital';
+    got.notes.push(isPlain ? 'digital' : token.text.toUpperCase());
+    return 1;
+  }
+  const isDigital =
+    got.mode === 'digital' || tokens.some(({ lower }) => DIGITAL_MODES.has(lower) || lower === 'digital');
+  if (!isDigital) return 0;
+  for (const [words, write] of CODES) {
+    const found = words.map((word, k) => word.exec(tokens[i + k]?.lower ?? ''));
+    if (found.some((match) => match === null)) continue;
+    const last = found.at(-1);
+    got.notes.push(write(last?.[1] ?? last?.[0] ?? ''));
+    return words.length;
+  }
+  return 0;
+}
+
+/** `digital code 251`, `digital 251`: a digital squelch, and no mode. */
+const leadsToCode = (next: string | undefined): boolean =>
+  next !== undefined && (TONE_WORDS[next] !== undefined || /^\d/.test(next));

@@ -1,0 +1,105 @@
+import { SERVICES, serviceChannel } from '../facts/index';
+import type { State } from './collected';
+import { CHANNEL_WORDS, REPEATER_WORDS } from './words';
+
+/** Channel names with letters, which need no word before them: `V24`, `UTAC41`. */
+export const LETTERED: ReadonlyMap<string, { service: string; number: string }> = new Map(
+  Object.values(SERVICES).flatMap(({ id, channels }) =>
+    channels
+      .filter(({ number }) => /^[a-z]+\d/i.test(number))
+      .map(({ number }) => [number.toLowerCase(), { service: id, number }] as const),
+  ),
+);
+
+/** The services by the words that stand beside a channel number: `marine 16`, `UHF CB 27`, `5 murs`. */
+export const SERVICE_WORDS: ReadonlyMap<string, string> = new Map(
+  Object.values(SERVICES).flatMap(({ id, words }) => words.map((word) => [word, id] as const)),
+);
+
+/** Services whose word makes any small number a channel, so that a wrong one is said rather than taken for a name. */
+const PLAIN_SERVICES: ReadonlySet<string> = new Set([
+  'gmrs',
+  'frs',
+  'murs',
+  'weather',
+  'pmr446',
+  'uhf-cb-au',
+  'marine',
+]);
+
+/** Whether a service has a frequency (hertz), so that its word behind it says no more than that. */
+export function serviceBehind(service: string, hz: number): boolean {
+  const known = Object.values(SERVICES).find(({ id }) => id === service);
+  return known?.channels.some(({ receiveHz, transmitHz }) => receiveHz === hz || transmitHz === hz) ?? false;
+}
+
+interface Words {
+  service: string | undefined;
+  repeater: boolean;
+  /** A word such as `channel` stands there. */
+  named: boolean;
+}
+
+/** Takes words about a channel number from place `k` on; answers where they end. */
+function aboutNumber({ tokens }: State, from: number, words: Words, isBehind: boolean): number {
+  let k = from;
+  for (; k < tokens.length; k++) {
+    const word = tokens[k]?.lower ?? '';
+    const of = SERVICE_WORDS.get(word);
+    const isRepeater = REPEATER_WORDS.has(word) || word === 'r';
+    if (of !== undefined && (words.service === undefined || words.service === of)) words.service = of;
+    else if (CHANNEL_WORDS.has(word) && !isBehind) words.named = true;
+    else if (isRepeater && !words.repeater && !isBehind) words.repeater = true;
+    else break;
+  }
+  return k;
+}
+
+/**
+ * A channel number with words beside it that say whose: `ch 18`, `gmrs ch 18`, `rpt 21`, `marine 16`, `5 murs`, `ch 7 marine`. Answers the
+ * words used, or 0.
+ */
+export function numberAfter(state: State, i: number): number {
+  const { got, tokens, hasFrequency } = state;
+  const words: Words = { service: undefined, repeater: false, named: false };
+  const k = aboutNumber(state, i, words, false);
+  const number = tokens[k];
+  const first = tokens[i];
+  if (!number || !first || number.quoted || !/^\d{1,4}(\.\d+)?[a-z]?$/i.test(number.text)) return 0;
+  const isBehind = words.service === undefined && !words.repeater && /^\d{1,4}[a-z]?$/i.test(number.text);
+  const end = isBehind ? aboutNumber(state, k + 1, words, true) : k + 1;
+  if (end === i + 1) return 0;
+  const { service } = words;
+  const isChannel =
+    service !== undefined && (isOf(service, number.text, false) || isOf(service, number.text, true));
+  // With a frequency in the line, a number after other words is part of a name: `Repeater 2 462.650`.
+  const isNamed = words.repeater && service === undefined && !words.named && got.frequencies.length === 0;
+  if (hasFrequency && isNamed && /^\d{1,2}$/.test(number.text)) {
+    got.repeater = true;
+    got.name.push(...tokens.slice(i, end).map((token, n) => ({ token, at: i + n })));
+    return end - i;
+  }
+  if (hasFrequency && !words.named && !(isChannel || PLAIN_SERVICES.has(service ?? ''))) return 0;
+  if (!isChannel && !/^\d{1,3}[a-z]?$/i.test(number.text)) return 0;
+  if (service !== undefined && !isChannel && !words.named && !PLAIN_SERVICES.has(service)) return 0;
+  if (got.channel) {
+    got.name.push(...tokens.slice(i, end).map((token, n) => ({ token, at: i + n })));
+    return end - i;
+  }
+  const marked = tokens[end]?.lower === 'r';
+  if (words.repeater || marked) got.repeater = true;
+  const lettered = /\d[a-z]$/i.test(number.text) ? 'marine' : undefined;
+  got.channel = {
+    service: service ?? lettered,
+    number: number.text.toUpperCase(),
+    start: first.start,
+    end: tokens[end - 1]?.end ?? number.end,
+  };
+  if (service === 'gmrs' || service === 'frs') got.serviceWord = service;
+  return end - i + (marked ? 1 : 0);
+}
+
+function isOf(service: string, number: string, isPair: boolean): boolean {
+  const known = Object.values(SERVICES).find(({ id }) => id === service);
+  return known !== undefined && serviceChannel(known, number.toUpperCase(), isPair) !== undefined;
+}
