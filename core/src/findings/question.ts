@@ -9,6 +9,8 @@ export interface Question {
   readonly about: string;
   readonly offers: readonly string[];
   readonly lines?: readonly string[];
+  /** What there is instead, in words: the range of a service. */
+  readonly has?: string;
 }
 
 /** By what a question is known. */
@@ -52,6 +54,7 @@ export type QuestionCode =
   | 'usual-offset'
   | 'word-contradicts'
   | 'offset-unusual'
+  | 'usual-pair'
   | 'left-over'
   | 'mode-outside'
   | 'digital-mode'

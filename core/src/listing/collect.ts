@@ -9,7 +9,7 @@ import {
 } from './collected';
 import { takeDigital } from './digital';
 import { LETTERED, numberAfter, SERVICE_WORDS, serviceBehind } from './numbered';
-import { takeNumber } from './numbers';
+import { takeNumber, takeSigned } from './numbers';
 import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './tone';
 import {
@@ -94,6 +94,8 @@ function step(state: State, i: number): number {
     got.channel = { ...lettered, start: token.start, end: token.end };
     return 1;
   }
+  const sign = got.frequencies.length > 0 || got.channel ? OFFSET_WORDS[token.lower] : undefined;
+  if (sign) return takeOffsetWord(state, token, i, sign);
   const numbered = numberAfter(state, i);
   if (numbered > 0) return numbered;
   if (takeService(state, token, i)) return 1;
@@ -112,6 +114,14 @@ function step(state: State, i: number): number {
     return 1;
   }
   return takeNumber(state, i) || takeName(state, token, i);
+}
+
+function takeOffsetWord(state: State, { start, end }: Token, i: number, sign: '+' | '-'): number {
+  const used = takeSigned(state, i, sign);
+  if (used > 0) return used;
+  state.got.offsetHz = sign;
+  state.got.offsetAt = { start, end };
+  return 1;
 }
 
 /** A word for a service by itself: one that is nothing else, or behind a frequency that the service has. */
@@ -231,12 +241,6 @@ function takeMark(state: State, token: Token, i: number): boolean {
   if (takeDirection(state, token, i)) return true;
   // `both ways`, `each way`
   if (/^ways?$/.test(token.lower) && (before?.lower === 'both' || before?.lower === 'each')) return true;
-  const sign = hasPlace ? OFFSET_WORDS[token.lower] : undefined;
-  if (sign) {
-    got.offsetHz = sign;
-    got.offsetAt = { start: token.start, end: token.end };
-    return true;
-  }
   const isListening = LISTEN_WORDS.has(token.lower) || token.text === 'RO';
   if (isListening && (hasPlace || (next && isFrequency(next)))) {
     got.listen = true;

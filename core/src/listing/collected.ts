@@ -67,7 +67,8 @@ export function frequencyHz(text: string): number | undefined {
 export function looseFrequencyHz(text: string): number | undefined {
   if (!/^\d{2,3}\.\d{1,4}$/.test(text) || isToneText(toneForm(text))) return undefined;
   const hz = hzFromMHzText(text);
-  const isWhole = !tooLow(text) || /\.\d{3,}$/.test(text);
+  // No tone has two figures behind the point.
+  const isWhole = !tooLow(text) || /\.(\d{3,}|\d[1-9])$/.test(text);
   return hz !== undefined && isWhole && inRadioRange(hz) ? hz : undefined;
 }
 

@@ -26,13 +26,14 @@ const CODES: readonly Code[] = [
 export function takeDigital({ got, tokens }: State, i: number): number {
   const token = tokens[i];
   if (!token) return 0;
+  const isApart = token.lower === 'd' && tokens[i + 1]?.lower === 'star';
   const isPlain = token.lower === 'digital' && !leadsToCode(tokens[i + 1]?.lower);
-  if (DIGITAL_MODES.has(token.lower) || (isPlain && i > 0)) {
+  if (DIGITAL_MODES.has(token.lower) || isApart || (isPlain && i > 0)) {
     if (got.mode !== 'digital')
       got.questions.push({ code: 'digital-mode', blocking: false, about: token.text, offers: [] });
     got.mode = 'digital';
-    got.notes.push(isPlain ? 'digital' : token.text.toUpperCase());
-    return 1;
+    got.notes.push(isPlain ? 'digital' : isApart ? 'D-STAR' : token.text.toUpperCase());
+    return isApart ? 2 : 1;
   }
   const isDigital =
     got.mode === 'digital' || tokens.some(({ lower }) => DIGITAL_MODES.has(lower) || lower === 'digital');
@@ -49,4 +50,4 @@ export function takeDigital({ got, tokens }: State, i: number): number {
 
 /** `digital code 251`, `digital 251`: a digital squelch, and no mode. */
 const leadsToCode = (next: string | undefined): boolean =>
-  next !== undefined && (TONE_WORDS[next] !== undefined || /^\d/.test(next));
+  next !== undefined && (TONE_WORDS[next] !== undefined || /^d?[0-7]{3}[nir]?$/.test(next));

@@ -1,7 +1,7 @@
 import type { Question } from '../findings/index';
 import { isToneText } from '../model/index';
 import { type Collected, withText } from './collected';
-import { UNIT_WORDS } from './words';
+import { DIRECTION_WORDS, NO_NAME_WORDS, POLARITY_WORDS, TONE_WORDS, UNIT_WORDS } from './words';
 
 type Left = Collected['name'][number];
 
@@ -10,11 +10,16 @@ const CALL_SIGN = /^[A-Z]{1,2}\d[A-Z]{1,4}$/;
 const HAS_DIGIT = /\d/;
 
 /** The name that the words left of a line make. What does not look like a name is asked about, and is no part of it until it is quoted. */
-export function nameOf({ name, line }: Collected, questions: Question[]): string {
+export function nameOf(got: Collected, questions: Question[]): string {
+  const { name, line } = got;
   const runs = runsOf(name);
+  const place = got.frequencies[0] ?? got.channel;
+  const isAfter = ({ token }: Left) => place !== undefined && token.start > place.start;
   const parts: string[] = [];
   runs.forEach((run, r) => {
-    const doubtful = run.filter((left, k) => isDoubtful(left, run[k - 1], run[k + 1], r > 0));
+    const doubtful = run.filter(
+      (left, k) => (isAfter(left) && isKeyword(left)) || isDoubtful(left, run[k - 1], run[k + 1], r > 0),
+    );
     if (doubtful.length > 0) {
       // `foo 7`: the whole of a stretch behind the name is asked about, its figure alone says nothing.
       const [first, last] = r > 0 ? [run[0], run.at(-1)] : [doubtful[0], doubtful.at(-1)];
@@ -53,6 +58,13 @@ function isDoubtful(
   const isWord = (left: Left | undefined) => left !== undefined && /\p{L}/u.test(left.token.text);
   return !isWord(before) && !isWord(after);
 }
+
+/** Whether a word means something to the reader, which found no use for it here. */
+const isKeyword = ({ token: { lower, quoted } }: Left): boolean =>
+  !quoted &&
+  (NO_NAME_WORDS.has(lower) ||
+    DIRECTION_WORDS[lower] !== undefined ||
+    (lower.length > 1 && (TONE_WORDS[lower] !== undefined || POLARITY_WORDS[lower] !== undefined)));
 
 const isBand = (figure: string | undefined, unit: string | undefined): boolean =>
   /^\d{1,3}$/.test(figure ?? '') && (unit === 'm' || unit === 'cm');

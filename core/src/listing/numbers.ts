@@ -45,6 +45,8 @@ const offset: Reader = ({ state, i, token, next, end, unit, used, ask }) => {
   if (kind === 'dcs') return 0;
   // A dash between a frequency and a word is a dash.
   if (token.text === '-' && next && !isAboutValue(next)) return used;
+  const signed = /^[+-]$/.test(token.text) ? takeSigned(state, i, token.text as '+' | '-') : 0;
+  if (signed > 0) return signed;
   const size = token.text.slice(1).replace(/^\./, '0.');
   // Whole hundreds are kilohertz: no repeater is so many megahertz off.
   const isKilohertz = unit === 'khz' || unit === 'k' || (unit !== 'mhz' && /^\d{3,5}$/.test(size));
@@ -56,6 +58,22 @@ const offset: Reader = ({ state, i, token, next, end, unit, used, ask }) => {
   got.offsetAt = { start: tokens[i]?.start ?? 0, end: end.end };
   return isSign ? 1 : used;
 };
+
+/** `- 600 kHz`, `minus 0.6`: a size behind its sign. Answers the words used, or 0 where what follows is no size. */
+export function takeSigned({ got, tokens }: State, i: number, sign: '+' | '-'): number {
+  const [at, size, unit] = [tokens[i], tokens[i + 1], tokens[i + 2]?.lower ?? ''];
+  if (!at || !size || !/^(\d{1,2}(\.\d+)?|\d{3,4})$/.test(size.text)) return 0;
+  const hasUnit = /^(khz|k|mhz)$/.test(unit);
+  const isKilohertz = hasUnit ? unit !== 'mhz' : /^\d{3,4}$/.test(size.text);
+  // `- 100` is a tone behind a sign; a shift of so many kilohertz is hundreds of it.
+  if (!hasUnit && (isToneText(toneForm(size.text)) || isToneText(`${size.text}.0`))) return 0;
+  const hz = isKilohertz ? Math.round(Number(size.text) * 1000) : (hzFromMHzText(size.text) ?? 0);
+  if (hz === 0 || hz > MOST_OFFSET_HZ) return 0;
+  got.offsetHz = sign === '-' ? -hz : hz;
+  const used = hasUnit ? 3 : 2;
+  got.offsetAt = { start: at.start, end: tokens[i + used - 1]?.end ?? size.end };
+  return used;
+}
 
 /** Whether a word is a figure or says something of one, so that a sign before it is a sign. */
 function isAboutValue({ text, lower }: Token): boolean {
@@ -215,8 +233,15 @@ const bareChannel: Reader = ({ state, i, token, next, ask }) => {
 };
 
 /** Three octal figures after a frequency with nothing said of them. */
-const bareCode: Reader = ({ state, token, ask }) => {
-  if (!/^[0-7]{3}$/.test(token.text) || state.got.frequencies.length === 0) return 0;
+const bareCode: Reader = (figure) => {
+  const { state, token, next, ask } = figure;
+  const { got } = state;
+  if (!/^[0-7]{3}$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
+  // `023 inv`: only a code has a polarity.
+  if (POLARITY_WORDS[next?.lower ?? '']) {
+    state.kind = 'dcs';
+    return takeTone(figure);
+  }
   const question = toneValue(token.text, 'any').questions.find((q) => q.code === 'tone-or-dcs');
   if (!question) return 0;
   ask('tone-or-dcs', question.offers);

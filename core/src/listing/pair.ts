@@ -1,4 +1,11 @@
-import { type CountryId, homeOf, SERVICES, serviceChannel, WEATHER_NUMBERS } from '../facts/index';
+import {
+  type CountryId,
+  homeOf,
+  SERVICES,
+  type Service,
+  serviceChannel,
+  WEATHER_NUMBERS,
+} from '../facts/index';
 import type { Question } from '../findings/index';
 import { mhzText } from '../units/index';
 import { type Asked, hasBothDirections, listed, type Pair, stop } from './asked';
@@ -72,7 +79,8 @@ function fromNumber(asked: Asked): Pair | undefined {
   const service = Object.values(SERVICES).find(({ id }) => id === wanted);
   const plain = service && serviceChannel(service, number);
   const pair = service && serviceChannel(service, number, true);
-  if (!service || (!plain && !pair)) return stop(asked, 'no-such-channel', about);
+  if (!service) return stop(asked, 'no-such-channel', about);
+  if (!plain && !pair) return noSuchChannel(asked, service, about);
   const wantsPair = got.repeater || got.offsetHz !== undefined;
   if (wantsPair && !pair) return stop(asked, 'no-repeater-here', about);
   if (!wantsPair && plain && pair && !got.direct && hasBothDirections(got))
@@ -81,13 +89,31 @@ function fromNumber(asked: Asked): Pair | undefined {
       ['direct', `${got.line} direct`],
     ]);
   const row = (wantsPair ? pair : plain) ?? pair;
-  if (!row) return stop(asked, 'no-such-channel', about);
+  if (!row) return noSuchChannel(asked, service, about);
   if (service.country !== country) {
     // The same number is another place here, or none: it is heard where it is there, if that is meant.
     const offer = `${mhzText(row.receiveHz)} rx only`;
     return stop(asked, 'service-elsewhere', about, [[offer, withText(got.line, start, end, offer)]]);
   }
   return listed(asked, service, row, about);
+}
+
+/** A number that a service does not have is told with what it has. */
+function noSuchChannel({ questions }: Asked, { title, channels }: Service, about: string): undefined {
+  const whole = channels.flatMap(({ number }) => (/^\d+$/.test(number) ? [Number(number)] : []));
+  const lettered = channels.find(({ number }) => !/^\d+$/.test(number))?.number;
+  const range =
+    whole.length > 0
+      ? `${Math.min(...whole)} to ${Math.max(...whole)}${lettered ? `, and some with letters such as ${lettered}` : ''}`
+      : channels.map(({ number }) => number).join(', ');
+  questions.push({
+    code: 'no-such-channel',
+    blocking: true,
+    about,
+    offers: [],
+    ...(range !== '' && { has: `${title} has ${range}` }),
+  });
+  return undefined;
 }
 
 /** Weather numbers are counted in two ways: which one is asked, with the frequency of each. */

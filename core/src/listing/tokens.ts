@@ -15,7 +15,7 @@ const GLUED =
   /^(ch|chan|channel|gmrs|frs|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
 const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
 /** `145.230-`: the sign of an offset behind its frequency. */
-const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-])$/;
+const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-](?:\d*\.?\d+)?)$/;
 /** `T85.4`, `R100.0`: a tone that is sent, and one that is heard. */
 const TONE_LETTER = /^([tr])(\d{2,3}\.\d)$/i;
 const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;

@@ -1,4 +1,4 @@
-import { channelOn, homeOf, isAmongHome, type ServiceId, servicesOf } from '../facts/index';
+import { channelOn, homeOf, isAmongHome, type ServiceId, servicesOf, usualShiftIn } from '../facts/index';
 import { mhzText } from '../units/index';
 import { type Asked, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
@@ -28,6 +28,10 @@ export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined 
     const sent = got.listen ? null : row.transmitHz;
     return { receiveHz: row.receiveHz, transmitHz: sent, service: home.id as ServiceId, row };
   }
+  if (receiveHz === undefined && transmitHz === undefined) {
+    const byShift = usualPair(asked, a, b);
+    if (byShift) return byShift;
+  }
   if (receiveHz === undefined || transmitHz === undefined) {
     const parts = twoPlaces(asked, a, b);
     if (parts) return stop(asked, 'several-frequencies', got.line, parts);
@@ -41,6 +45,30 @@ export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined 
     receiveHz,
     transmitHz: got.listen ? null : transmitHz,
     service: serviceOf(asked, receiveHz, transmitHz, a),
+    row: undefined,
+  };
+}
+
+/** A pair that is the usual shift apart in one order alone: the band plan says which of the two is heard. */
+function usualPair({ got, country, questions }: Asked, a: Written, b: Written): Pair | undefined {
+  const orders = [
+    [a, b],
+    [b, a],
+  ] as const;
+  const isUsual = ([out, input]: (typeof orders)[number]) => {
+    const shiftHz = usualShiftIn(country, out.hz);
+    return shiftHz !== 0 && input.hz - out.hz === shiftHz;
+  };
+  const usual = orders.filter(isUsual);
+  const [only] = usual;
+  if (!only || usual.length > 1) return undefined;
+  const [out, input] = only;
+  const about = got.line.slice(out.start, out.end);
+  questions.push({ code: 'usual-pair', blocking: false, about, offers: [] });
+  return {
+    receiveHz: out.hz,
+    transmitHz: got.listen ? null : input.hz,
+    service: serviceOf({ got, country, questions }, out.hz, input.hz, out),
     row: undefined,
   };
 }

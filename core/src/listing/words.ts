@@ -77,6 +77,7 @@ export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
   rev: 'I',
   reverse: 'I',
   reversed: 'I',
+  r: 'I',
 };
 
 /** Words that say that it goes through a repeater. */
@@ -106,6 +107,12 @@ export const OFFSET_WORDS: Readonly<Record<string, '+' | '-'>> = {
 export const LISTEN_WORDS: ReadonlySet<string> = new Set(['listen', 'listening', 'monitor', 'monitoring']);
 /** Words that change what stands before them in a way that is not read: asked about. */
 export const UNREAD_WORDS: ReadonlySet<string> = new Set(['rev', 'reverse', 'reversed']);
+/** Words that mean something to the reader or forbid something: behind a frequency they are never taken for a name. */
+export const NO_NAME_WORDS: ReadonlySet<string> = new Set(
+  "only no not none off don't dont disabled inhibit inhibited xmit transmit transmitting for star carrier squelch sql cs csq offset shift".split(
+    ' ',
+  ),
+);
 /** Units: left over they are about a value that is not there. */
 export const UNIT_WORDS: ReadonlySet<string> = new Set(
   'w k m r t x hz khz mhz ghz db dbm dbi watt watts ft mi mile miles km ms'.split(' '),
@@ -141,6 +148,15 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['monitoring', 'only'], 'listen'],
   [['scan', 'only'], 'listen'],
   [['scanner', 'only'], 'listen'],
+  [['no', 'xmit'], 'listen'],
+  [['tx', 'disabled'], 'listen'],
+  [['tx', 'inhibit'], 'listen'],
+  [['tx', 'inhibited'], 'listen'],
+  [['transmit', 'disabled'], 'listen'],
+  [["don't", 'transmit'], 'listen'],
+  [['dont', 'transmit'], 'listen'],
+  [['for', 'listening'], 'listen'],
+  [['for', 'monitoring'], 'listen'],
   [['no', 'tx'], 'listen'],
   [['no', 'talk'], 'listen'],
   [['ask', 'first'], 'permission'],
@@ -170,6 +186,12 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['in', 'and', 'out'], 'both'],
   [['in', 'out'], 'both'],
   [['tx', 'rx'], 'both'],
+  [['tx', '&', 'rx'], 'both'],
+  [['tx', 'and', 'rx'], 'both'],
+  [['rx', 'and', 'tx'], 'both'],
+  [['rx', '&', 'tx'], 'both'],
+  [['rx', 'tx'], 'both'],
+  [['encode', 'and', 'decode'], 'both'],
   [['planned'], 'planned'],
   [['off', 'air'], 'off-air'],
   [['on', 'air'], 'drop'],

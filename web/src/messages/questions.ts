@@ -1,6 +1,6 @@
 import type { Question, QuestionCode } from '@umbrex/core/findings';
 
-const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
+const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => string>> = {
   'nothing-written': () => 'Write a channel, for example: Kelp Stairs 462.650 rpt 131.8',
   'no-frequency': () => 'Which frequency or channel number?',
   'line-too-long': () => 'This line is too long for one channel. Shorten it.',
@@ -26,12 +26,13 @@ const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
   'frequency-is-input': (about) =>
     `${about} is a repeater’s input, where it listens. You hear its output. Did you mean:`,
   'input-output-swapped': () => 'Input and output look swapped: you send on the higher one. Did you mean:',
-  'frequency-off-channel': (about) => `${about} is between two GMRS channels. Did you mean:`,
+  'frequency-off-channel': (about) => `${about} is between two channels. Did you mean:`,
   'frequency-unreadable': (about) => `“${about}” is no plain frequency. Did you mean:`,
   'frequency-out-of-range': (about) => `${about} is outside what these devices receive (25 to 1300 MHz).`,
   'channel-or-code': (about) => `What does “${about}” stand for?`,
-  'no-such-channel': (about) => `There is no channel “${about}”. GMRS and FRS have 1 to 22.`,
-  'no-repeater-here': (about) => `There are no repeaters on “${about}”: only GMRS 15 to 22 have pairs.`,
+  'no-such-channel': (about, has) => `There is no channel “${about}”.${has && ` ${has}.`}`,
+  'no-repeater-here': (about) =>
+    `There are no repeaters on “${about}”. Take the repeater out, or write another channel.`,
   'pair-does-not-match': () =>
     'The channel number, the frequency and the offset do not belong together. Take one of them out.',
   'direct-or-repeater': () => 'Direct is taken. Is it a repeater?',
@@ -50,6 +51,7 @@ const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
   'usual-offset': (about) => `No offset is given; the usual one there is taken: ${about} MHz.`,
   'word-contradicts': () => 'The line says both repeater and direct. Take one out.',
   'offset-unusual': (about) => `“${about}” is not the offset that is usual here. Which is meant:`,
+  'usual-pair': (about) => `${about} is taken as what you hear: the other one is its usual input.`,
   'left-over': (about) => `What is “${about}”? In quotation marks it is part of the name.`,
   'mode-outside': (about) => `${about} is outside: these devices send and hear FM, AM and digital modes.`,
   'digital-mode': (about) => `${about} is a digital mode: kept, and marked as not for analogue devices.`,
@@ -67,5 +69,5 @@ const WORDS: Readonly<Record<QuestionCode, (about: string) => string>> = {
 
 /** The words for a question of the entry line. */
 export function questionText(question: Question): string {
-  return WORDS[question.code](question.about);
+  return WORDS[question.code](question.about, question.has ?? '');
 }

@@ -1,6 +1,7 @@
+import { SERVICES } from '@umbrex/core/facts';
 import type { Question } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
-import { PathStrip } from '../../components/PathStrip';
+import { PathStrip, stripWords } from '../../components/PathStrip';
 import { questionText } from '../../messages/questions';
 import { PasteDialog } from './PasteDialog';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
@@ -89,12 +90,15 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
           <div className="min-w-36">
             <p className="font-semibold">{channel.name}</p>
             <p className="muted text-sm">
-              {channel.service === 'other' ? 'no service known here' : channel.service.toUpperCase()},{' '}
-              {mhzText(channel.receiveHz)} MHz
+              {channel.service === 'other' ? 'no service known here' : SERVICES[channel.service].title},{' '}
+              {mhzText(channel.receiveHz)} MHz, {channel.mode}
               {channel.bandwidth === 'unknown' ? '' : `, ${channel.bandwidth}`}
             </p>
           </div>
-          <PathStrip channel={channel} waitsFor={channel.receiveTone} />
+          <div>
+            <PathStrip channel={channel} waitsFor={channel.receiveTone} />
+            <p className="muted text-small">{stripWords(channel, channel.receiveTone)}</p>
+          </div>
           <label className="flex items-center gap-2 text-sm">
             <span className="muted">into</span>
             <select
