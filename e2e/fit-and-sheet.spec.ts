@@ -253,7 +253,7 @@ test('a set that nobody looked at can begin with a reset, once its holder agreed
 test('two devices are held side by side, with only what they do differently', async ({ page }) => {
   await open(page, `${await planPath(page)}/fit`);
   await page.getByLabel('Hold side by side').selectOption('Page hand-held');
-  await page.getByRole('combobox', { name: 'and', exact: true }).selectOption('Plain hand-held');
+  await page.getByRole('combobox', { name: 'and', exact: true }).selectOption('Plain hand-held, sends on 30');
   await expect(page.getByRole('columnheader')).toHaveCount(3);
   const count = async () =>
     Number(
@@ -272,6 +272,25 @@ test('two devices are held side by side, with only what they do differently', as
   await expect.poll(count).toBeGreaterThan(inWhatTheyDo);
   await page.getByLabel('Hold side by side').selectOption('no two devices');
   await expect(page.getByRole('columnheader', { name: /Pocket radio/ })).toBeVisible();
+});
+
+test('somebody whose licence ended: People, the board and the sheet say that their set only listens, and where it can send all the same', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, `${path}/people`);
+  const lena = page
+    .getByRole('row', { name: /Lena Orskog/ })
+    .or(page.getByRole('listitem').filter({ hasText: 'Lena Orskog' }));
+  await expect(lena.first()).toContainText('Sends on 0 of 32 channels');
+  await open(page, `${path}/fit`);
+  await page.getByRole('button', { name: /^Kelp Stairs on Plain hand-held, sends on 30/ }).click();
+  await expect(page.getByText('Of the sets of this kind: 4 may send, 2 only to listen.')).toBeVisible();
+  await open(page, `${path}/sheets`);
+  await page.getByRole('link', { name: /^Boat 5 / }).click();
+  await expect(page.getByRole('heading', { name: 'These places can send, and must not' })).toBeVisible();
+  await expect(page.getByText('1 to 22, 23R to 30R', { exact: true })).toBeVisible();
+  await expect(page.getByText(/Where it may send is decided by its holder’s licences/)).toBeVisible();
 });
 
 test('a setting of the whole set is wanted alike on every set of a kind, and each sheet sets it', async ({

@@ -78,6 +78,9 @@ function isAboutChannel(tokens: readonly Token[]): boolean {
   });
 }
 
+const SENDING = /^(tx|transmit|transmitting|transmission|sending|xmit)$/;
+const FORBIDS = /^(forbidden|prohibited|disabled|inhibit|inhibited|blocked|locked|disallowed|banned)$/;
+
 /** Deals with the words from place `i` on and answers how many it used. */
 function step(state: State, i: number): number {
   const { got, tokens } = state;
@@ -86,6 +89,11 @@ function step(state: State, i: number): number {
   if (token.quoted) return takeName(state, token, i);
   const digital = takeDigital(state, i);
   if (digital > 0) return digital;
+  // `transmit forbidden`, `tx blocked`
+  if (SENDING.test(token.lower) && FORBIDS.test(tokens[i + 1]?.lower ?? '')) {
+    got.listen = true;
+    return 2;
+  }
   const phrase = PHRASES.find(([words]) => words.every((word, k) => tokens[i + k]?.lower === word));
   if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
   if (takeMark(state, token, i)) return 1;
