@@ -21,7 +21,7 @@ const USAGE = `usage:
   umbrex advise <plan.json> --channel <name> [--device <file>]…
                                               which tones fit a channel, best first, and why
   umbrex service <id>                         a service's table (${SERVICE_IDS.join(', ')})
-  umbrex rules --service <id> --channel <number> --device <file> [--pair] [--licence <service>[:own|family|employer]]…
+  umbrex rules --service <id> --channel <number> --device <file> [--pair] [--licence <service>[:own|family|employer[:<last day>]]]… [--today <day>]
                                               what a person may do there with that device
 JSON on standard output. Exit 0: fine, 1: findings or questions that stop, 2: this text.`;
 

@@ -25,6 +25,7 @@ export function parseOptions(words: readonly string[]) {
         device: { type: 'string', multiple: true },
         pair: { type: 'boolean' },
         licence: { type: 'string', multiple: true },
+        today: { type: 'string' },
       },
     });
   } catch {

@@ -46,21 +46,34 @@ export function rules(words: readonly string[]): Outcome {
   if (!id || !row || path === undefined || more.length > 0) throw new UsageError();
   const device = readFile(path, readDescription);
   if (!device.ok) return { ok: false, json: { ok: false, file: path, findings: device.findings } };
-  const licences = (values.licence ?? []).map((text): HeldLicence => {
-    const [of = '', holds = 'own'] = text.split(':');
-    if (holds !== 'own' && holds !== 'family' && holds !== 'employer') throw new UsageError();
-    return { service: of, holds, expires: '9999-12-31' };
-  });
+  const licences = (values.licence ?? []).map(licenceOf);
+  const day = dayOf(values.today ?? new Date().toISOString().slice(0, 10));
   const { country } = SERVICES[id];
   const rule = transmitRule(
     bareChannel({ name: row.name, receiveHz: row.receiveHz, transmitHz: row.transmitHz, service: id }),
     device.value,
     { country },
-    { each: [licences] },
+    { each: [licences], day },
   );
   const json =
     rule.may === 'transmit'
       ? { ...rule, service: rule.service.id, checkLocalRules: true }
       : { ...rule, checkLocalRules: true };
   return { ok: true, json: { channel: row.name, ...json } };
+}
+
+/** `gmrs:family:2030-04-30`: a service, by whom it is held, and its last day; `unknown` where nobody knows that. @throws UsageError for other words */
+function licenceOf(text: string): HeldLicence {
+  const [service = '', holds = 'own', expires = 'unknown', ...more] = text.split(':');
+  const isKnown = service === 'amateur' || SERVICE_IDS.some((id) => id === service);
+  if (!isKnown || more.length > 0) throw new UsageError();
+  if (holds !== 'own' && holds !== 'family' && holds !== 'employer') throw new UsageError();
+  return { service, holds, expires: expires === 'unknown' ? expires : dayOf(expires) };
+}
+
+/** A calendar day. @throws UsageError for anything else */
+function dayOf(text: string): string {
+  const day = new Date(`${text}T00:00:00Z`);
+  if (Number.isNaN(day.getTime()) || day.toISOString().slice(0, 10) !== text) throw new UsageError();
+  return text;
 }

@@ -75,16 +75,39 @@ describe('umbrex', () => {
         join(root, 'devices/page-handheld.json'),
         ...more,
       ).json;
-    expect(ask('--licence', 'gmrs')).toMatchObject({
+    const on = ['--today', '2026-11-25'];
+    expect(ask('--licence', 'gmrs:own:2026-11-25', ...on)).toMatchObject({
       may: 'transmit',
       limitW: 0.5,
       basis: 'erp',
       source: '47 CFR 95.1767',
     });
-    expect(ask('--licence', 'gmrs:employer')).toMatchObject({
-      may: 'listen',
-      finding: { code: 'licence-does-not-cover' },
-    });
+    const finding = (...more: string[]) => ask(...more).finding?.code;
+    expect(finding('--licence', 'gmrs:employer:2030-01-01', ...on)).toBe('licence-does-not-cover');
+    expect(finding('--licence', 'gmrs:own:2026-11-24', ...on)).toBe('licence-expired');
+    expect(finding('--licence', 'gmrs', ...on)).toBe('licence-expiry-unknown');
+    expect(finding(...on)).toBe('no-licence');
+    for (const odd of [
+      'gnrs:own:2030-01-01',
+      'gmrs:cousin:2030-01-01',
+      'gmrs:own:2030-02-30',
+      'gmrs:own:soon',
+      'gmrs:own:2030-01-01:x',
+    ])
+      expect(
+        umbrex(
+          'rules',
+          '--service',
+          'gmrs',
+          '--channel',
+          '12',
+          '--device',
+          join(root, 'devices/page-handheld.json'),
+          '--licence',
+          odd,
+        ).exit,
+        odd,
+      ).toBe(2);
   });
   it('names the path in a bad file, exit 1', () => {
     const bad = join(mkdtempSync(join(tmpdir(), 'umbrex-')), 'bad.json');

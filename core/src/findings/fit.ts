@@ -58,6 +58,12 @@ export type FitFinding =
   | { readonly code: 'nobody-transmits-here' }
   | { readonly code: 'reserved-channel'; readonly use: string }
   | { readonly code: 'hand-held-only' }
+  | { readonly code: 'fixed-station-not-here' }
+  | { readonly code: 'only-aboard' }
+  | { readonly code: 'removable-antenna' }
+  | { readonly code: 'emission-not-here'; readonly mode: string }
+  /** Part of the signal would be beyond the edge of where voices are allowed. */
+  | { readonly code: 'band-edge' }
   | { readonly code: 'country-not-covered' }
   | { readonly code: 'not-a-service-channel'; readonly service: string }
   | { readonly code: 'power-too-high'; readonly limitW: number; readonly lowestW: number }

@@ -1,4 +1,4 @@
-import type { CountryId, Service, ServiceChannel, ServiceId } from '../facts/index';
+import { type CountryId, isGuarded, type Service, type ServiceChannel, type ServiceId } from '../facts/index';
 import type { Question } from '../findings/index';
 import type { Collected } from './collected';
 
@@ -47,7 +47,8 @@ export function listed(
   row: ServiceChannel,
   about: string,
 ): Pair {
-  const guarded = service.licence === 'authorised' && !got.listen && row.transmitHz !== null;
+  const guarded =
+    service.licence !== 'closed' && isGuarded(service) && !got.listen && row.transmitHz !== null;
   if (guarded) questions.push({ code: 'listen-unless-licensed', blocking: false, about, offers: [] });
   const transmitHz = got.listen || guarded ? null : row.transmitHz;
   return { receiveHz: row.receiveHz, transmitHz, service: service.id as ServiceId, row };

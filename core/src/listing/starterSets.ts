@@ -1,4 +1,4 @@
-import { SERVICES, type Service, type ServiceChannel, type ServiceId } from '../facts/index';
+import { isGuarded, SERVICES, type Service, type ServiceChannel, type ServiceId } from '../facts/index';
 import { type ChannelDraft, UNSAID } from '../model/index';
 
 /** A handful of channels that groups add in one move. */
@@ -85,7 +85,7 @@ export function starterSets(country: string): StarterSet[] {
 }
 
 function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier']): ChannelDraft {
-  const guarded = service.licence === 'authorised' || service.licence === 'closed' || row.neverTest;
+  const guarded = isGuarded(service) || row.neverTest;
   const transmitHz = guarded ? null : row.transmitHz;
   return {
     name: row.name,

@@ -137,6 +137,8 @@ const shape = z.strictObject({
   pattern: z.string().min(1).max(80),
   kind: z.enum(['gmrs', 'frs', 'business', 'amateur', 'cb', 'receiver', 'alert', 'repeater']),
   station: z.enum(['hand-held', 'mobile', 'fixed']),
+  /** Whether its antenna comes off: where it must not, the rules ask. */
+  antenna: z.enum(['fixed', 'removable', 'unknown']).default('unknown'),
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
   /** The firmware versions it was written for. */

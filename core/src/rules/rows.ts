@@ -28,6 +28,8 @@ export interface RuleRow {
   readonly basis: PowerBasis | null;
   readonly bandwidthHz: number;
   readonly handHeldOnly: boolean;
+  /** Voices there, or the half of their width beyond, leave the stretch in which they are allowed. */
+  readonly isAtEdge: boolean;
   /** The business row it comes from. */
   readonly licensed?: LicensedFrequency;
 }
@@ -35,11 +37,28 @@ export interface RuleRow {
 /** The most an amateur station may use, in watts at the transmitter. Source: 47 CFR 97.313. */
 const AMATEUR_LIMIT_W = 1500;
 
+/** What the rules ask of a channel. */
+export type OnPair = Pick<Channel, 'receiveHz' | 'transmitHz'> & Partial<Pick<Channel, 'mode' | 'bandwidth'>>;
+
+/**
+ * Half of what a voice takes, in hertz: 16 kHz where it is wide FM or nobody knows, 11.25 kHz narrow or digital, 6 kHz AM (common practice,
+ * Carson's rule for a deviation of 5 and of 2.5 kHz).
+ */
+function halfWidthHz({ mode, bandwidth }: OnPair): number {
+  if (mode === 'AM') return 3_000;
+  return mode === 'digital' || bandwidth === 'narrow' ? 5_625 : 8_000;
+}
+
+/** Whether the whole of a signal stays where its band allows voices. */
+function fitsBand({ bands }: Service, hz: number, channel: OnPair): boolean {
+  const half = halfWidthHz(channel);
+  return [hz - half, hz + half].every((edge) =>
+    bands.some(({ fromHz, toHz, voice }) => voice && edge >= fromHz && edge <= toHz),
+  );
+}
+
 /** Every service of the country that has exactly these frequencies. */
-export function ruleRows(
-  channel: Pick<Channel, 'receiveHz' | 'transmitHz'>,
-  context: RuleContext,
-): RuleRow[] {
+export function ruleRows(channel: OnPair, context: RuleContext): RuleRow[] {
   const { receiveHz, transmitHz } = channel;
   const services = servicesOf(context.country, context.tables ?? Object.values(SERVICES));
   return services.flatMap((service): RuleRow[] => {
@@ -55,6 +74,7 @@ export function ruleRows(
           basis: row.powerBasis,
           bandwidthHz: row.bandwidthHz,
           handHeldOnly: row.handHeldOnly,
+          isAtEdge: false,
         },
       ];
     if (service.id === 'business') return licensedRows(service, channel, context);
@@ -68,6 +88,7 @@ export function ruleRows(
         basis: 'transmitter',
         bandwidthHz: 20_000,
         handHeldOnly: false,
+        isAtEdge: transmitHz !== null && !fitsBand(service, transmitHz, channel),
       },
     ];
   });
@@ -95,6 +116,7 @@ function licensedRows(
       basis: 'transmitter',
       bandwidthHz: row.bandwidthHz,
       handHeldOnly: false,
+      isAtEdge: false,
       licensed: row,
     }));
 }

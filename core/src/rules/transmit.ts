@@ -2,7 +2,7 @@ import type { PowerBasis, Service } from '../facts/index';
 import type { Finding } from '../findings/index';
 import type { Channel, Description } from '../model/index';
 import { hasEnded, personFinding } from './person';
-import { type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
+import { type OnPair, type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
 import { isShutOut, type Sender } from './sender';
 
 /** What somebody may do on a channel with a kind of device, and where that is written. */
@@ -20,7 +20,7 @@ export type TransmitRule =
     }
   | { readonly may: 'listen' | 'unknown'; readonly finding: Finding };
 
-type Device = Pick<Description, 'certifiedFor' | 'station'>;
+type Device = Pick<Description, 'certifiedFor' | 'station'> & Partial<Pick<Description, 'kind' | 'antenna'>>;
 
 /**
  * The one answer to whether somebody may send on a channel with a kind of device on a day: by the service tables of the country, what
@@ -29,7 +29,7 @@ type Device = Pick<Description, 'certifiedFor' | 'station'>;
  * Sources: each service's own citations, see its table.
  */
 export function transmitRule(
-  channel: Pick<Channel, 'receiveHz' | 'transmitHz' | 'service'>,
+  channel: OnPair & Pick<Channel, 'service'>,
   device: Device,
   context: RuleContext,
   sender: Sender,
@@ -40,7 +40,7 @@ export function transmitRule(
     return { may: 'unknown', finding: { code: 'country-not-covered', severity: 'warning' } };
   const rows = ruleRows(channel, context);
   if (rows.length === 0) return listen(outsideAll(channel, context));
-  const answers = rows.map((row) => oneRow(row, device, context, sender));
+  const answers = rows.map((row) => oneRow(row, device, context, sender, channel.mode));
   const best =
     answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');
   if (best && isShutOut(channel, sender)) return listen({ code: 'keeper-refused', severity: 'error' });
@@ -49,7 +49,13 @@ export function transmitRule(
   return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel, context));
 }
 
-function oneRow(row: RuleRow, device: Device, context: RuleContext, { each, day }: Sender): TransmitRule {
+function oneRow(
+  row: RuleRow,
+  device: Device,
+  context: RuleContext,
+  { each, day }: Sender,
+  mode: Channel['mode'] | undefined,
+): TransmitRule {
   const { service } = row;
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
   if (service.licence === 'closed')
@@ -68,12 +74,25 @@ function oneRow(row: RuleRow, device: Device, context: RuleContext, { each, day 
         may: 'unknown',
         finding: { code: 'certification-unknown', severity: 'warning', service: service.id, source },
       };
-    if (!(device.certifiedFor as readonly string[]).includes(service.id))
+    const isCertified = (device.certifiedFor as readonly string[]).some(
+      (id) => id === service.id || service.certifiedAlso.includes(id),
+    );
+    if (!isCertified)
       return listen({ code: 'not-certified', severity: 'warning', service: service.id, source });
   }
+  if (service.fixedAntenna && device.antenna === 'removable')
+    return listen({ code: 'removable-antenna', severity: 'error', source: '47 CFR 95.587' });
+  if (mode !== undefined && !service.modes.includes(mode))
+    return listen({ code: 'emission-not-here', severity: 'error', mode, source: service.modesCitation });
+  if (row.isAtEdge) return listen({ code: 'band-edge', severity: 'error', source: service.modesCitation });
+  const fixedW = isFixed(device) ? row.channel?.fixedMaxW : undefined;
+  if (fixedW === null)
+    return listen({ code: 'fixed-station-not-here', severity: 'error', source: service.citation });
   if (row.handHeldOnly && device.station !== 'hand-held')
     return listen({ code: 'hand-held-only', severity: 'error', source: service.powerCitation });
   const findings: Finding[] = [];
+  if (service.aboard)
+    findings.push({ code: 'only-aboard', severity: 'note', source: service.licenceCitation });
   const { licensed } = row;
   if (licensed && hasEnded(licensed.expires, day))
     return listen({
@@ -100,7 +119,7 @@ function oneRow(row: RuleRow, device: Device, context: RuleContext, { each, day 
   return {
     may: 'transmit',
     service,
-    limitW: row.limitW,
+    limitW: fixedW === undefined ? row.limitW : Math.min(fixedW, row.limitW ?? fixedW),
     basis: row.basis,
     bandwidthHz: row.bandwidthHz,
     identifyEveryMinutes: service.identifyEveryMinutes,
@@ -108,6 +127,9 @@ function oneRow(row: RuleRow, device: Device, context: RuleContext, { each, day 
     findings,
   };
 }
+
+/** Whether a device is a fixed station of its service; a repeater is one of its own kind (47 CFR 95.303). */
+const isFixed = ({ station, kind }: Device): boolean => station === 'fixed' && kind !== 'repeater';
 
 /** Whoever takes a spare set, where the plan takes it that they have no licence. */
 const NOBODY_LICENSED: Sender['each'] = [[]];

@@ -24,6 +24,7 @@ const by = (licences: readonly HeldLicence[] | undefined, day = TODAY): Sender =
 
 type Certified = 'gmrs' | 'frs' | 'murs' | 'business' | 'marine' | 'interop' | 'pmr446' | 'uhf-cb-au';
 const hand = (...certifiedFor: Certified[]) => ({ certifiedFor, station: 'hand-held' as const });
+const fixed = (...certifiedFor: Certified[]) => ({ certifiedFor, station: 'fixed' as const });
 const mobile = (...certifiedFor: Certified[]) => ({ certifiedFor, station: 'mobile' as const });
 const licence = (
   service: string,
@@ -95,7 +96,28 @@ const CASES: readonly Case[] = [
   ['90.35 the licence ran out', ch.ferry, hand('business'), [licence('business')], 'licence-expired', { ...US, day: '2031-06-01' }],
   ['90.203 GMRS set on business', ch.ferry, hand('gmrs'), [licence('business')], 'not-certified'],
   ['80.203 marine with a hand-held of another service', ch.marine16, hand('gmrs'), [], 'not-certified'],
-  ['80.13 marine set, no licence', ch.marine16, hand('marine'), [], 'no-licence'],
+  ['80.13(c) a vessel on a domestic voyage, by rule', ch.marine16, hand('marine'), [], 'transmit 25 transmitter'],
+  ['80.373 set aside for the government', channel('Marine 03A', 156.15, 156.15), hand('marine'), [], 'reserved-channel'],
+  ['80.373 set aside for the coast guard', channel('Marine 21A', 157.05, 157.05), hand('marine'), [], 'reserved-channel'],
+  ['80.373 22A, where the coast guard talks with everybody', channel('Marine 22A', 157.1, 157.1), hand('marine'), [], 'transmit 25 transmitter'],
+  ['80.207 marine is FM', channel('Marine 22A', 157.1, 157.1, { mode: 'digital' }), hand('marine'), [], 'emission-not-here'],
+  ['95.1767 a fixed station on a main channel: 15 W', ch.main, fixed('gmrs'), GMRS, 'transmit 15 transmitter'],
+  ['95.1763 a fixed station on an interstitial', ch.interstitial462, fixed('gmrs'), GMRS, 'fixed-station-not-here'],
+  ['95.303 a repeater is no fixed station', ch.pair, { ...fixed('gmrs'), kind: 'repeater' }, GMRS, 'transmit 50 transmitter'],
+  ['95.1771 no digital voice on GMRS', channel('19', 462.65, 462.65, { mode: 'digital' }), hand('gmrs'), GMRS, 'emission-not-here'],
+  ['95.571 none on FRS', channel('1', 462.5625, 462.5625, { mode: 'digital', service: 'frs' }), hand('frs'), [], 'emission-not-here'],
+  ['95.587 an FRS set whose antenna comes off', channel('1', 462.5625, 462.5625, { service: 'frs' }), { ...hand('frs'), antenna: 'removable' }, [], 'removable-antenna'],
+  ['95.587 one whose antenna does not', channel('1', 462.5625, 462.5625), { ...hand('frs'), antenna: 'fixed' }, [], 'transmit 2 erp'],
+  ['95.2771 MURS in AM', channel('MURS 1', 151.82, 151.82, { mode: 'AM' }), hand('murs'), [], 'transmit 2 transmitter'],
+  ['97.305 voices from 144.1 MHz', channel('Low', 144.2, 144.2), hand(), [licence('amateur')], 'transmit 1500 transmitter'],
+  ['97.305 none below', channel('Low', 144.05, 144.05), hand(), [licence('amateur')], 'band-edge'],
+  ['97.305 a wide carrier at that edge', channel('Low', 144.105, 144.105, { bandwidth: 'wide' }), hand(), [licence('amateur')], 'band-edge'],
+  ['97.301 a wide carrier at the edge of the band', channel('High', 147.995, 147.995, { bandwidth: 'wide' }), hand(), [licence('amateur')], 'band-edge'],
+  ['97.301 a narrow one is inside', channel('High', 147.99, 147.99, { bandwidth: 'narrow' }), hand(), [licence('amateur')], 'transmit 1500 transmitter'],
+  ['97.301 the upper edge of 70 cm', channel('High', 449.995, 449.995, { bandwidth: 'wide' }), hand(), [licence('amateur')], 'band-edge'],
+  ['90.20 interoperability with a set for part 90 and an authorisation', ch.vtac, hand('business'), [licence('interop', 'employer')], 'transmit null null'],
+  ['90.20 without the authorisation', ch.vtac, hand('business'), [licence('business', 'employer')], 'no-licence'],
+  ['an amateur of Region 1 on 2 m', channel('V40', 145.5, 145.5), hand(), [licence('amateur')], 'transmit null null', { country: 'EU' }],
   ['87.18 air band', ch.air, hand(), [], 'service-needs-licence'],
   ['97.5 amateur with a licence', ch.twoMetres, hand(), [licence('amateur')], 'transmit 1500 transmitter'],
   ['97.5 amateur without', ch.twoMetres, hand(), GMRS, 'no-licence'],

@@ -187,6 +187,25 @@ const WORDS: Words = {
     what: `This channel is set aside for ${f.use}.`,
     help: 'Choose another one.',
   }),
+  'fixed-station-not-here': () => ({
+    what: 'Listen only: fixed stations send on the main channels alone.',
+    help: 'Use a hand-held or a mobile set, or a main channel.',
+  }),
+  'only-aboard': () => ({
+    what: 'Only aboard a vessel; on a voyage abroad its station needs a licence.',
+  }),
+  'removable-antenna': () => ({
+    what: 'Listen only: an FRS set may not have an antenna that comes off.',
+    help: 'Use it to listen, or a set with its antenna built on.',
+  }),
+  'emission-not-here': (f) => ({
+    what: `Listen only: ${f.mode} is not allowed in this service.`,
+    help: 'Change the mode of the channel, or take another service.',
+  }),
+  'band-edge': () => ({
+    what: 'Listen only: part of the signal would be where no voices are allowed.',
+    help: 'Move it inwards, away from the edge.',
+  }),
   'hand-held-only': () => ({
     what: 'Only hand-held sets may transmit here.',
     help: 'Use another direct channel for mobiles and fixed stations.',

@@ -19,6 +19,7 @@ export const AIRBAND: ServiceTable = {
   country: 'US',
   citation: '47 CFR 87.173',
   powerCitation: '47 CFR 87.131',
+  modes: ['AM'],
   licence: 'closed',
   licenceCitation: '47 CFR 87.18',
   certification: true,

@@ -1,7 +1,8 @@
 import type { ServiceTable } from './service';
 
 /*
- * Amateur service in the US. Source: 47 CFR 97.301 (bands), 97.313 (power), 97.119 (identification every 10 minutes). The
+ * Amateur service in the US. Source: 47 CFR 97.301 (bands), 97.305 (c) (emissions inside of them: no voices from 144.0 to 144.1 MHz),
+ * 97.313 (power), 97.119 (identification every 10 minutes). The
  * simplex calling frequencies and the usual offsets are the voluntary band plan (common practice). From memory.
  */
 const COMMON = {
@@ -10,6 +11,8 @@ const COMMON = {
   powerCitation: '47 CFR 97.313',
   licence: 'personal' as const,
   licenceCitation: '47 CFR 97.5',
+  modes: ['FM' as const, 'AM' as const, 'digital' as const],
+  modesCitation: '47 CFR 97.305',
   certification: false,
   certificationCitation: '47 CFR 97.315',
   repeaters: true,
@@ -37,7 +40,8 @@ export const AMATEUR_2M: ServiceTable = {
   channels: [calling('146.52', 146_520_000, '2 m calling')],
   // Repeater outputs and the way to their inputs, by sub-band
   bands: [
-    { fromHz: 144_000_000, toHz: 145_099_999, usualOffsetHz: 0 },
+    { fromHz: 144_000_000, toHz: 144_099_999, usualOffsetHz: 0, voice: false },
+    { fromHz: 144_100_000, toHz: 145_099_999, usualOffsetHz: 0 },
     { fromHz: 145_100_000, toHz: 145_499_999, usualOffsetHz: -600_000 },
     { fromHz: 145_500_000, toHz: 146_609_999, usualOffsetHz: 0 },
     { fromHz: 146_610_000, toHz: 146_999_999, usualOffsetHz: -600_000 },
@@ -57,6 +61,6 @@ export const AMATEUR_70CM: ServiceTable = {
     { fromHz: 420_000_000, toHz: 441_999_999, usualOffsetHz: 0 },
     { fromHz: 442_000_000, toHz: 444_999_999, usualOffsetHz: 5_000_000 },
     { fromHz: 445_000_000, toHz: 446_999_999, usualOffsetHz: 0 },
-    { fromHz: 447_000_000, toHz: 449_999_999, usualOffsetHz: -5_000_000 },
+    { fromHz: 447_000_000, toHz: 450_000_000, usualOffsetHz: -5_000_000 },
   ],
 };

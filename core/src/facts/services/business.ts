@@ -12,6 +12,8 @@ export const BUSINESS: ServiceTable = {
   powerCitation: '47 CFR 90.205',
   licence: 'business',
   licenceCitation: '47 CFR 90.35',
+  modes: ['FM', 'digital'],
+  modesCitation: '47 CFR 90.207',
   certification: true,
   certificationCitation: '47 CFR 90.203',
   repeaters: true,

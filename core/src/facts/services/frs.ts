@@ -38,6 +38,8 @@ export const FRS: ServiceTable = {
   powerCitation: '47 CFR 95.567',
   licence: 'none',
   licenceCitation: '47 CFR 95.305',
+  modesCitation: '47 CFR 95.571',
+  fixedAntenna: true,
   certification: true,
   certificationCitation: '47 CFR 95.561',
   repeaters: false,

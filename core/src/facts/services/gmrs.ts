@@ -51,6 +51,7 @@ export const GMRS: ServiceTable = {
   powerCitation: '47 CFR 95.1767',
   licence: 'family',
   licenceCitation: '47 CFR 95.1705',
+  modesCitation: '47 CFR 95.1771',
   certification: true,
   certificationCitation: '47 CFR 95.1761',
   repeaters: true,
@@ -62,6 +63,7 @@ export const GMRS: ServiceTable = {
     ...INTERSTITIAL_462.map(([n, hz]) => ({
       ...direct(n, hz),
       maxPowerW: 5,
+      fixedMaxW: null,
       powerBasis: 'erp' as const,
       bandwidthHz: 20_000,
     })),
@@ -69,14 +71,16 @@ export const GMRS: ServiceTable = {
     ...INTERSTITIAL_467.map(([n, hz]) => ({
       ...direct(n, hz),
       maxPowerW: 0.5,
+      fixedMaxW: null,
       powerBasis: 'erp' as const,
       bandwidthHz: 12_500,
       handHeldOnly: true,
     })),
-    // 47 CFR 95.1767: 50 W transmitter output on the main channels
+    // 47 CFR 95.1767: 50 W transmitter output on the main channels, 15 W for fixed stations; 95.1763: those nowhere else
     ...MAIN.map(([n, hz]) => ({
       ...direct(n, hz),
       maxPowerW: 50,
+      fixedMaxW: 15,
       powerBasis: 'transmitter' as const,
       bandwidthHz: 20_000,
     })),
@@ -87,6 +91,7 @@ export const GMRS: ServiceTable = {
       receiveHz,
       transmitHz,
       maxPowerW: 50,
+      fixedMaxW: 15,
       powerBasis: 'transmitter' as const,
       bandwidthHz: 20_000,
     })),

@@ -18,6 +18,8 @@ export const IARU_R1_2M: ServiceTable = {
   powerCitation: 'national licence',
   licence: 'personal',
   licenceCitation: 'national licence',
+  modes: ['FM', 'digital'],
+  modesCitation: 'IARU Region 1 VHF Managers Handbook',
   certification: false,
   certificationCitation: '',
   repeaters: true,

@@ -76,3 +76,8 @@ export function channelOn(
 }
 
 export { isInAirBand } from './airband';
+
+/** Whether a plan only listens to a service until somebody says otherwise: who may send there is none of the public, or is aboard. */
+export function isGuarded({ licence, aboard }: Service): boolean {
+  return licence === 'authorised' || licence === 'closed' || aboard;
+}

@@ -32,6 +32,10 @@ export const INTEROP: ServiceTable = {
   licence: 'authorised',
   publicSafety: true,
   licenceCitation: '47 CFR 90.20',
+  modes: ['FM'],
+  modesCitation: 'National Interoperability Field Operations Guide',
+  // Part 90 equipment
+  certifiedAlso: ['business'],
   certification: true,
   certificationCitation: '47 CFR 90.203',
   repeaters: true,

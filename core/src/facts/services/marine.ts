@@ -73,6 +73,12 @@ const NO_VOICE: Readonly<Record<string, string>> = {
   '87B': 'ship position reports',
   '88B': 'ship position reports',
 };
+/** Set aside for those who keep watch and order there; 22A is where the coast guard talks with everybody. Source: 47 CFR 80.373(f), 80.375. */
+const OFFICIAL: Readonly<Record<string, string>> = {
+  government: 'government stations',
+  'coast guard': 'the coast guard',
+  'state control': 'state control',
+};
 /** Ships only listen there. */
 const LISTEN: readonly string[] = ['15'];
 
@@ -83,8 +89,11 @@ export const MARINE: ServiceTable = {
   country: 'US',
   citation: '47 CFR 80.373',
   powerCitation: '47 CFR 80.215',
-  licence: 'authorised',
-  licenceCitation: '47 CFR 80.13',
+  // Vessels that need not carry a radio and go on domestic voyages are licensed by rule
+  licence: 'none',
+  licenceCitation: '47 CFR 80.13(c)',
+  aboard: true,
+  modesCitation: '47 CFR 80.207',
   certification: true,
   certificationCitation: '47 CFR 80.203',
   repeaters: false,
@@ -102,7 +111,7 @@ export const MARINE: ServiceTable = {
     bandwidthHz: 25_000,
     noTones: true,
     neverTest: NEVER_TEST.includes(number),
-    ...(NO_VOICE[number] && { reservedFor: NO_VOICE[number] }),
+    ...((NO_VOICE[number] ?? OFFICIAL[use]) && { reservedFor: NO_VOICE[number] ?? OFFICIAL[use] }),
     aliases: [...(newer ? [newer] : []), ...(number.startsWith('0') ? [number.slice(1)] : [])],
   })),
 };

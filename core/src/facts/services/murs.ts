@@ -21,6 +21,8 @@ export const MURS: ServiceTable = {
   powerCitation: '47 CFR 95.2767',
   licence: 'none',
   licenceCitation: '47 CFR 95.2705',
+  modes: ['FM', 'AM', 'digital'],
+  modesCitation: '47 CFR 95.2771',
   certification: true,
   certificationCitation: '47 CFR 95.2761',
   repeaters: false,

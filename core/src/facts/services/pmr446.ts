@@ -12,6 +12,8 @@ export const PMR446: ServiceTable = {
   powerCitation: 'ECC/DEC/(15)05',
   licence: 'none',
   licenceCitation: 'ECC/DEC/(15)05',
+  modes: ['FM', 'digital'],
+  modesCitation: 'ECC/DEC/(15)05',
   certification: true,
   certificationCitation: 'ECC/DEC/(15)05',
   repeaters: false,

@@ -35,6 +35,8 @@ export const ServiceChannelSchema = z.strictObject({
   powerBasis: z.enum(['transmitter', 'erp']).nullable(),
   bandwidthHz: z.number().int().positive(),
   handHeldOnly: z.boolean().default(false),
+  /** The most that a fixed station may use there, in watts; `null` where none may send. Absent where the rule knows no difference. */
+  fixedMaxW: z.number().positive().nullable().optional(),
   mode: z.enum(['FM', 'AM']).default('FM'),
   /** Distress and calling channels: never keyed up to test. */
   neverTest: z.boolean().default(false),
@@ -55,6 +57,8 @@ export const BandPlanSchema = z.strictObject({
   toHz: z.number().int(),
   /** From a repeater's output to its input; 0 where only direct contacts are usual. */
   usualOffsetHz: z.number().int(),
+  /** Whether voices are allowed there at all. */
+  voice: z.boolean().default(true),
 });
 
 /** A radio service: who may transmit, on what, with what, and where that is written. */
@@ -70,6 +74,15 @@ export const ServiceSchema = z.strictObject({
   /** Whether a set must be certified for this very service. */
   /** Its channels are public safety's: only their agencies and whom they let send there. */
   publicSafety: z.boolean().default(false),
+  /** Only aboard a vessel. */
+  aboard: z.boolean().default(false),
+  /** Only with an antenna that does not come off. */
+  fixedAntenna: z.boolean().default(false),
+  /** How its stations may be modulated, for voices. */
+  modes: z.array(z.enum(['FM', 'AM', 'digital'])).default(['FM']),
+  modesCitation: z.string().default(''),
+  /** Other services, a certification for which is good here as well. */
+  certifiedAlso: z.array(z.string()).default([]),
   certification: z.boolean(),
   certificationCitation: z.string(),
   repeaters: z.boolean(),

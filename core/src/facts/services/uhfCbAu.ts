@@ -30,6 +30,7 @@ export const UHF_CB_AU: ServiceTable = {
   powerCitation: 'Radiocommunications (Citizen Band Radio Stations) Class Licence 2015',
   licence: 'none',
   licenceCitation: 'Radiocommunications (Citizen Band Radio Stations) Class Licence 2015',
+  modesCitation: 'Radiocommunications (Citizen Band Radio Stations) Class Licence 2015',
   certification: true,
   certificationCitation: 'Radiocommunications (Citizen Band Radio Stations) Class Licence 2015',
   repeaters: true,

@@ -46,6 +46,7 @@ function nobodyKnows(id: string, document: unknown): Description {
     pattern: 'cannot be read',
     kind: 'receiver',
     station: 'hand-held',
+    antenna: 'unknown',
     certifiedFor: 'unknown',
     firmware: [],
     receive: 'unknown',
