@@ -1,10 +1,27 @@
 import type { Cell } from './fit/index';
 import type { Prepared } from './flow';
-import { type Description, slotsOf } from './model/index';
+import { type Description, type Plan, slotsOf } from './model/index';
 import { readBackLines, type SlotLine } from './procedure/index';
 
-/** Why a sheet is not to be worked by: its steps do not prove, or places of the holder's own would go that nobody let go of. */
-export type SheetStop = 'not-proven' | 'own-places';
+/**
+ * Why a sheet is not to be worked by: its steps do not prove, places of the holder's own would go that nobody let go of, or an alert radio
+ * would be set up without the areas it has to sound for or the transmitter it has to hear.
+ */
+export type SheetStop = 'not-proven' | 'own-places' | 'no-areas' | 'no-transmitter';
+
+/** Why a prepared sheet is not ready; nothing where it is. */
+export function sheetStops(
+  { kind }: Description,
+  { sheet, proof, toAccept }: Pick<Prepared, 'sheet' | 'proof' | 'toAccept'>,
+  alerts: Plan['alerts'],
+): SheetStop[] {
+  const stops: SheetStop[] = [];
+  if (!proof.proven && sheet.way !== 'unknown') stops.push('not-proven');
+  if (toAccept.length > 0) stops.push('own-places');
+  if (kind === 'alert' && alerts === null) stops.push('no-areas');
+  if (kind === 'alert' && alerts?.weatherHz === 'unknown') stops.push('no-transmitter');
+  return stops;
+}
 
 /** A channel that is only listened to, whose place sends all the same when somebody talks. */
 export interface SendsInstead {
@@ -33,11 +50,13 @@ export interface Readiness {
 }
 
 /** Judges a sheet that was prepared: whether it is ready, why not, and what has to be said on it. */
-export function sheetReadiness(description: Description, prepared: Prepared): Readiness {
-  const { fit, sheet, proof, toAccept, now, ableToSend } = prepared;
-  const stops: SheetStop[] = [];
-  if (!proof.proven && sheet.way !== 'unknown') stops.push('not-proven');
-  if (toAccept.length > 0) stops.push('own-places');
+export function sheetReadiness(
+  description: Description,
+  prepared: Prepared,
+  alerts: Plan['alerts'],
+): Readiness {
+  const { fit, sheet, now, ableToSend } = prepared;
+  const stops = sheetStops(description, prepared, alerts);
   const lines = readBackLines(description, fit.image, sheet, now);
   return {
     isReady: stops.length === 0,

@@ -8,7 +8,7 @@ import { anyPlan, OSTREL, unit } from './support/plans';
 
 const ready = (plan: Plan, description: Description, of = unit(1, description.id)) => {
   const prepared = prepare(plan, description, of);
-  return { prepared, readiness: sheetReadiness(description, prepared) };
+  return { prepared, readiness: sheetReadiness(description, prepared, plan.alerts) };
 };
 
 describe('whether a sheet is ready', () => {
@@ -36,7 +36,7 @@ describe('whether a sheet is ready', () => {
     const description = shipped('pocket-radio');
     const prepared = prepare(OSTREL, description, unit(1, description.id));
     const broken = { ...prepared, proof: { ...prepared.proof, proven: false } };
-    expect(sheetReadiness(description, broken).stops).toEqual(['not-proven']);
+    expect(sheetReadiness(description, broken, null).stops).toEqual(['not-proven']);
   });
 });
 
@@ -78,5 +78,15 @@ describe('what a sheet warns of', () => {
     if (!scanner) throw new Error('no scanner is shipped');
     expect(ready(OSTREL, scanner).readiness.canTalk).toBe(false);
     expect(ready(OSTREL, { ...scanner, transmit: 'unknown' }).readiness.canTalk).toBe(true);
+  });
+  it('an alert radio is not ready without areas and a transmitter, and every other set is without either', () => {
+    const alerts = { areas: ['099001'], reach: 'list', weatherHz: 162_475_000, silent: [] } as const;
+    const stops = (id: string, given: Plan['alerts']) =>
+      ready({ ...OSTREL, alerts: given }, shipped(id)).readiness.stops;
+    const full = { ...alerts, areas: [...alerts.areas], silent: [] };
+    expect(stops('menu-alert', null)).toEqual(['no-areas']);
+    expect(stops('menu-alert', { ...full, weatherHz: 'unknown' })).toEqual(['no-transmitter']);
+    expect(stops('menu-alert', full)).toEqual([]);
+    expect(stops('plain-handheld', null)).toEqual([]);
   });
 });

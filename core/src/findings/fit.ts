@@ -37,6 +37,8 @@ export type FitFinding =
   | { readonly code: 'pair-unknown' }
   | { readonly code: 'not-its-pair' }
   | { readonly code: 'listen-only-by-plan' }
+  /** The set has no transmitter. */
+  | { readonly code: 'only-receives' }
   | { readonly code: 'no-repeater-input'; readonly inputHz: number; readonly outputHz: number }
   | { readonly code: 'talk-goes-out-on-output'; readonly transmitHz: number }
   | { readonly code: 'fixed-receive-only' }

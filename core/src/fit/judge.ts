@@ -89,8 +89,11 @@ function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: 
   if (receive !== 'unknown' && !(receive.modes as readonly string[]).includes(channel.mode))
     return verdict('no', [{ code: 'mode-not-here', severity: 'error', mode: channel.mode }]);
   if (channel.transmitHz === null) return listen([{ code: 'listen-only-by-plan', severity: 'note' }]);
-  if (device.description.transmit === 'unknown')
-    return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);
+  const { transmit } = device.description;
+  if (transmit === 'unknown') return verdict('unknown', [{ code: 'transmit-unknown', severity: 'warning' }]);
+  // A receiver is asked about hearing alone.
+  if (transmit.bands.length === 0 && device.slots.every(({ fixed }) => !fixed?.transmitHz))
+    return listen([{ code: 'only-receives', severity: 'note' }]);
 
   const rule = transmitRule(planned, device.description, policy, device.sender);
   const slots = talkSlots(device, channel);

@@ -12,6 +12,8 @@ export interface Due {
     | 'units-to-confirm'
     | 'units-to-change'
     | 'units-behind'
+    | 'firmware-unknown'
+    | 'alerts-missing'
     | 'units-picked-tone'
     | 'units-faulty'
     | 'alert-tests-due'
@@ -39,7 +41,7 @@ export interface Standing {
   readonly units: readonly Unit[];
   /** The sets that were loaded and would be loaded otherwise now, by id. */
   readonly toChange: ReadonlySet<string>;
-  readonly descriptions: readonly Pick<Description, 'id' | 'firmware' | 'kind'>[];
+  readonly descriptions: readonly Pick<Description, 'id' | 'title' | 'firmware' | 'kind'>[];
   readonly stations: readonly Station[];
   /** As YYYY-MM-DD. */
   readonly today: string;
@@ -87,6 +89,10 @@ export function whatIsDue(standing: Standing): Due[] {
         .filter(({ id }) => standing.board.unitFindings[id]?.some((f) => f.code === 'override-left-on'))
         .map(named),
     ),
+    ...found(
+      'alerts-missing',
+      hasAlerts(standing) ? [] : units.filter(({ descriptionId }) => alerting.has(descriptionId)).map(named),
+    ),
     ...found('units-to-change', units.filter(({ id }) => standing.toChange.has(id)).map(named)),
     ...found('units-to-confirm', units.filter(({ confirmed }) => !confirmed).map(named)),
     ...found('findings-to-ask', plan.ask),
@@ -107,8 +113,14 @@ export function whatIsDue(standing: Standing): Due[] {
     ...found('units-faulty', units.filter(({ intake }) => Object.values(intake).includes('bad')).map(named)),
     ...found(
       'units-behind',
-      units.filter((unit) => !versions.get(unit.descriptionId)?.includes(unit.firmware)).map(named),
+      units
+        .filter(
+          ({ descriptionId, firmware }) =>
+            firmware !== 'unknown' && !versions.get(descriptionId)?.includes(firmware),
+        )
+        .map(named),
     ),
+    ...found('firmware-unknown', kindsUnlooked(standing)),
     ...found(
       'alert-tests-due',
       units
@@ -123,6 +135,19 @@ export function whatIsDue(standing: Standing): Due[] {
 /** Whether an alert radio must be listened to: nobody has heard its weekly test in time. */
 export function isTestDue(testHeard: Unit['testHeard'], today: string): boolean {
   return testHeard === 'unknown' || daysBetween(testHeard, today) > ALERT_TEST_DAYS;
+}
+
+/** Whether the plan says for which areas alert radios sound, and what they hear. */
+function hasAlerts({ plan: { alerts } }: Standing): boolean {
+  return alerts !== null && alerts.weatherHz !== 'unknown';
+}
+
+/** Kinds of set of which somebody has one whose firmware nobody has looked at: asked once for a kind, not for each set. */
+function kindsUnlooked({ units, descriptions }: Standing): DueItem[] {
+  const unlooked = new Set(
+    units.flatMap(({ descriptionId, firmware }) => (firmware === 'unknown' ? [descriptionId] : [])),
+  );
+  return descriptions.flatMap(({ id, title }) => (unlooked.has(id) ? [{ id, name: title }] : []));
 }
 
 function planItems({ plan, today }: Standing): { fix: DueItem[]; ask: DueItem[] } {

@@ -52,6 +52,7 @@ describe('what needs somebody now', () => {
     ],
     ['a battery nobody knows of', { units: [{ ...well, batteryChanged: 'unknown' }] }, 'batteries-unknown'],
     ['an older firmware', { units: [{ ...well, firmware: '0.1' }] }, 'units-behind'],
+    ['a firmware nobody looked at', { units: [{ ...well, firmware: 'unknown' }] }, 'firmware-unknown'],
     ['a set its holder described', { units: [{ ...well, confirmed: false }] }, 'units-to-confirm'],
     [
       'a fault found at intake',
@@ -101,5 +102,19 @@ describe('what needs somebody now', () => {
       people: [holder('2020-01-01')],
     });
     expect(Object.keys(found)).toEqual(['licences-over', 'units-to-confirm', 'batteries-due']);
+  });
+  it('asks for the firmware once for a kind, and does not say of an unknown one that it is another', () => {
+    const unlooked = [1, 2, 3].map((n) =>
+      unit(n, 'page-handheld', { ...well, id: uuid(n), firmware: 'unknown' }),
+    );
+    expect(due({ units: unlooked })).toEqual({ 'firmware-unknown': [shipped('page-handheld').title] });
+  });
+  it('says which alert radios have no areas to sound for', () => {
+    const alert = unit(9, 'menu-alert', {
+      firmware: shipped('menu-alert').firmware[0] ?? '',
+      batteryChanged: '2026-06-01',
+      testHeard: TODAY,
+    });
+    expect(due({ units: [alert] })).toMatchObject({ 'alerts-missing': ['Set 9'] });
   });
 });

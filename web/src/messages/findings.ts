@@ -114,6 +114,7 @@ const WORDS: Words = {
     what: `By these lines the set would not keep ${f.wanted}${f.found ? `, but ${f.found}` : ''}.`,
     help: 'Add the key that takes the value.',
   }),
+  'only-receives': () => ({ what: 'The set only receives.' }),
   'listen-only-by-plan': () => ({ what: 'The plan only listens here.' }),
   'no-repeater-input': (f) => ({
     what: `Listen only: it cannot send on the repeater’s input, ${mhzText(f.inputHz)} MHz.`,

@@ -37,6 +37,18 @@ export const DUE_TEXT: Readonly<
     view: 'sheets',
     item: null,
   },
+  'firmware-unknown': {
+    what: (n) => `${count(n, 'kind')} of set whose firmware nobody has looked at`,
+    help: 'Look at one of them: how it shows its version stands in its manual. Until then it is not known whether its steps fit.',
+    view: 'devices',
+    item: null,
+  },
+  'alerts-missing': {
+    what: (n) => `${count(n, 'alert radio')} without areas or a transmitter`,
+    help: 'Write in the plan for which areas they sound and which transmitter they hear. Until then their sheets are not ready.',
+    view: '',
+    item: null,
+  },
   'units-behind': {
     what: (n) => `${count(n, 'set')} on another firmware than described`,
     help: 'Compare two steps with the set in hand, or bring it up to date.',

@@ -40,7 +40,7 @@ import {
   sheetBlocks,
   valuesCard,
 } from '@umbrex/core/procedure';
-import { type Readiness, sheetReadiness } from '@umbrex/core/readiness';
+import { type Readiness, sheetReadiness, sheetStops } from '@umbrex/core/readiness';
 import { type Sender, senderOf } from '@umbrex/core/rules';
 import { factOf } from '@umbrex/core/stations';
 import { confidenceText } from '../messages/confidence';
@@ -220,7 +220,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
   const names = prepared.sheet.steps.filter(({ part }) => part === 'names');
-  const readiness = sheetReadiness(description, prepared);
+  const readiness = sheetReadiness(description, prepared, desk.state.plan.alerts);
   return {
     ...prepared,
     sender: senderOf(desk.grounds, unit),
@@ -278,6 +278,7 @@ export async function sheetList(desk: Desk) {
       unit,
       title: description.title,
       toAccept: prepared.toAccept.length,
+      stops: sheetStops(description, prepared, desk.state.plan.alerts),
       way: prepared.sheet.way,
       places: prepared.fit.image.slots.size,
       confidence,

@@ -1,0 +1,10 @@
+import type { SheetStop } from '@umbrex/core/readiness';
+
+/** Why a sheet is not ready, where that is not said in more words beside it. */
+export const STOP_TEXT: Readonly<Record<SheetStop, string>> = {
+  'not-proven': 'Its steps do not come to what it shall hold.',
+  'own-places': 'Places of its own have to be looked at first.',
+  'no-areas': 'The plan has no areas for alert radios: write them in the plan first.',
+  'no-transmitter':
+    'The plan does not say which weather transmitter alert radios hear: choose it in the plan first.',
+};
