@@ -1,3 +1,4 @@
+import type { CountryId } from '../facts/index';
 import {
   type Collected,
   frequencyHz,
@@ -8,7 +9,7 @@ import {
   withText,
 } from './collected';
 import { takeDigital } from './digital';
-import { LETTERED, numberAfter, SERVICE_WORDS, serviceBehind } from './numbered';
+import { isServiceWord, LETTERED, numberAfter, serviceBehind, serviceOfWord } from './numbered';
 import { takeNumber, takeSigned } from './numbers';
 import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './tone';
@@ -29,7 +30,7 @@ import {
 } from './words';
 
 /** Sorts the words of a line: frequencies, tones, channel numbers, what kind of channel, and the name that is left. */
-export function collect(line: string): Collected {
+export function collect(line: string, country: CountryId): Collected {
   const tokens = tokensOf(line);
   const got: Collected = {
     line,
@@ -54,6 +55,7 @@ export function collect(line: string): Collected {
   const isLoose =
     !isPlain && !isAboutChannel(tokens) && tokens.some(({ text }) => looseFrequencyHz(text) !== undefined);
   const state: State = {
+    country,
     got,
     tokens,
     hasFrequency: isPlain || isLoose,
@@ -73,7 +75,7 @@ function isAboutChannel(tokens: readonly Token[]): boolean {
   return tokens.some(({ lower }, i) => {
     const isBeside = [tokens[i - 1], tokens[i + 1]].some((one) => /^\d{1,2}[a-z]?$/i.test(one?.text ?? ''));
     const isWord =
-      CHANNEL_WORDS.has(lower) || REPEATER_WORDS.has(lower) || lower === 'r' || SERVICE_WORDS.has(lower);
+      CHANNEL_WORDS.has(lower) || REPEATER_WORDS.has(lower) || lower === 'r' || isServiceWord(lower);
     return LETTERED.has(lower) || (isWord && isBeside);
   });
 }
@@ -133,10 +135,10 @@ function takeOffsetWord(state: State, { start, end }: Token, i: number, sign: '+
 }
 
 /** A word for a service by itself: one that is nothing else, or behind a frequency that the service has. */
-function takeService({ got }: State, { lower, start }: Token, i: number): boolean {
+function takeService({ got, country }: State, { lower, start }: Token, i: number): boolean {
   const isPlain = lower === 'gmrs' || lower === 'frs' || lower === 'murs' || lower === 'pmr446';
   const behind = i > 0 && got.frequencies.find(({ end }) => end <= start && start - end <= 2);
-  const service = SERVICE_WORDS.get(lower);
+  const service = serviceOfWord(lower, country);
   if (service === undefined || !(isPlain || (behind && serviceBehind(service, behind.hz)))) return false;
   got.serviceWord = service;
   return true;

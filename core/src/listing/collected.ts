@@ -1,3 +1,4 @@
+import type { CountryId } from '../facts/index';
 import type { Question } from '../findings/index';
 import { isToneText, type ToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange } from '../units/index';
@@ -39,6 +40,8 @@ export function withText(line: string, start: number, end: number, text: string)
 
 /** Where the reading of a line stands. */
 export interface State {
+  /** Whose services words mean first. */
+  readonly country: CountryId;
   readonly got: Collected;
   readonly tokens: readonly Token[];
   readonly hasFrequency: boolean;

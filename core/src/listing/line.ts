@@ -27,7 +27,7 @@ export function readLine(line: string, country: Service['country'] = 'US'): Line
   if (one === '') return stop({ code: 'nothing-written', blocking: true, about: '', offers: [] });
   if (one.length > LONGEST_LINE)
     return stop({ code: 'line-too-long', blocking: true, about: one.slice(0, 40), offers: [] });
-  const got = collect(one);
+  const got = collect(one, country);
   const questions = [...got.questions];
   const pair = choosePair(got, questions, country);
   if (!pair) return { ok: false, channel: null, questions };

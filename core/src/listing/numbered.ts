@@ -1,4 +1,4 @@
-import { SERVICES, serviceChannel } from '../facts/index';
+import { type CountryId, SERVICES, type Service, serviceChannel } from '../facts/index';
 import type { State } from './collected';
 import { CHANNEL_WORDS, REPEATER_WORDS } from './words';
 
@@ -11,10 +11,22 @@ export const LETTERED: ReadonlyMap<string, { service: string; number: string }> 
   ),
 );
 
-/** The services by the words that stand beside a channel number: `marine 16`, `UHF CB 27`, `5 murs`. */
-export const SERVICE_WORDS: ReadonlyMap<string, string> = new Map(
-  Object.values(SERVICES).flatMap(({ id, words }) => words.map((word) => [word, id] as const)),
+/** The services by the words that stand beside a channel number: `marine 16`, `UHF CB 27`, `5 murs`; one word may be of several countries. */
+const SERVICES_BY_WORD: ReadonlyMap<string, readonly Service[]> = new Map(
+  [...new Set(Object.values(SERVICES).flatMap(({ words }) => words))].map((word) => [
+    word,
+    Object.values(SERVICES).filter(({ words }) => words.includes(word)),
+  ]),
 );
+
+/** Whether a word names a service somewhere. */
+export const isServiceWord = (word: string): boolean => SERVICES_BY_WORD.has(word);
+
+/** The service that a word means in a country; where it has none by that word, another country's. */
+export function serviceOfWord(word: string, country: CountryId): string | undefined {
+  const named = SERVICES_BY_WORD.get(word) ?? [];
+  return (named.find((service) => service.country === country) ?? named[0])?.id;
+}
 
 /** Services whose word makes any small number a channel, so that a wrong one is said rather than taken for a name. */
 const PLAIN_SERVICES: ReadonlySet<string> = new Set([
@@ -24,6 +36,7 @@ const PLAIN_SERVICES: ReadonlySet<string> = new Set([
   'weather',
   'pmr446',
   'uhf-cb-au',
+  'cb-us',
   'marine',
 ]);
 
@@ -41,11 +54,12 @@ interface Words {
 }
 
 /** Takes words about a channel number from place `k` on; answers where they end. */
-function aboutNumber({ tokens }: State, from: number, words: Words, isBehind: boolean): number {
+function aboutNumber({ tokens, country }: State, from: number, words: Words, isBehind: boolean): number {
   let k = from;
   for (; k < tokens.length; k++) {
     const word = tokens[k]?.lower ?? '';
-    const of = SERVICE_WORDS.get(word);
+    const isSame = words.service !== undefined && isWordOf(words.service, word);
+    const of = isSame ? words.service : serviceOfWord(word, country);
     const isRepeater = REPEATER_WORDS.has(word) || word === 'r';
     if (of !== undefined && (words.service === undefined || words.service === of)) words.service = of;
     else if (CHANNEL_WORDS.has(word) && !isBehind) words.named = true;
@@ -97,6 +111,14 @@ export function numberAfter(state: State, i: number): number {
   };
   if (service === 'gmrs' || service === 'frs') got.serviceWord = service;
   return end - i + (marked ? 1 : 0);
+}
+
+function isWordOf(service: string, word: string): boolean {
+  return (
+    Object.values(SERVICES)
+      .find(({ id }) => id === service)
+      ?.words.includes(word) ?? false
+  );
 }
 
 function isOf(service: string, number: string, isPair: boolean): boolean {

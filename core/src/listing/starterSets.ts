@@ -54,6 +54,13 @@ const RECIPES: readonly {
   },
   { id: 'pmr446', title: 'PMR446, all channels', from: 'pmr446', pick: all, tier: 'should' },
   {
+    id: 'cb-27',
+    title: 'CB 27 MHz, all channels',
+    from: 'cb-us',
+    pick: all,
+    tier: 'nice',
+  },
+  {
     id: 'cb-direct',
     title: 'UHF CB, the direct channels',
     from: 'uhf-cb-au',

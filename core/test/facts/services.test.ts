@@ -54,6 +54,132 @@ describe('power limits', () => {
   });
 });
 
+describe('CB at 27 MHz (47 CFR 95.963)', () => {
+  const rows = SERVICES['cb-us'].channels;
+  it('is a raster of 10 kHz from 26.965 MHz with five gaps, in which 23 stands above 24 and 25', () => {
+    // Channels of remote control: 26.995, 27.045, 27.095, 27.145, 27.195 (47 CFR 95.763).
+    const gaps = [26_995, 27_045, 27_095, 27_145, 27_195];
+    const raster = Array.from({ length: 45 }, (_, k) => 26_965 + 10 * k).filter((khz) => !gaps.includes(khz));
+    const kilohertz = rows.map(({ receiveHz }) => receiveHz / 1000);
+    expect(kilohertz.toSorted((a, b) => a - b)).toEqual(raster);
+    expect(kilohertz.slice(0, 22)).toEqual(raster.slice(0, 22));
+    expect(kilohertz.slice(22, 25)).toEqual([27_255, 27_235, 27_245]);
+    expect(kilohertz.slice(25)).toEqual(raster.slice(25));
+  });
+  it('has 4 W, nobody needs a licence, and 9 is for emergencies', () => {
+    expect(rows.every((row) => row.maxPowerW === 4 && row.powerBasis === 'transmitter')).toBe(true);
+    expect(rows.every((row) => row.mode === 'AM' && row.noTones && row.transmitHz === row.receiveHz)).toBe(
+      true,
+    );
+    expect(rows.filter((row) => row.neverTest).map(({ number }) => number)).toEqual(['9']);
+    expect(SERVICES['cb-us'].licence).toBe('none');
+  });
+});
+
+describe('amateur bands of the US, typed again', () => {
+  // 47 CFR 97.301(a) edges and 97.305(c) where voices begin, in megahertz; calling frequency and usual shift by the voluntary band plan.
+  it.each([
+    [
+      'amateur-10m',
+      28,
+      28.3,
+      29.7,
+      29.6,
+      [
+        [29.64, -0.1],
+        [29.5, 0],
+      ],
+    ],
+    [
+      'amateur-6m',
+      50,
+      50.1,
+      54,
+      52.525,
+      [
+        [51.7, -0.5],
+        [52.7, -0.5],
+        [53.7, -0.5],
+        [50.4, 0],
+        [52.1, 0],
+      ],
+    ],
+    [
+      'amateur-2m',
+      144,
+      144.1,
+      148,
+      146.52,
+      [
+        [145.2, -0.6],
+        [146.9, -0.6],
+        [147.2, 0.6],
+        [146.4, 0],
+        [147.5, 0],
+      ],
+    ],
+    [
+      'amateur-125cm',
+      222,
+      222,
+      225,
+      223.5,
+      [
+        [224.5, -1.6],
+        [223, 0],
+      ],
+    ],
+    [
+      'amateur-70cm',
+      420,
+      420,
+      450,
+      446,
+      [
+        [443, 5],
+        [448, -5],
+        [446.5, 0],
+        [432, 0],
+      ],
+    ],
+    [
+      'amateur-33cm',
+      902,
+      902,
+      928,
+      927.5,
+      [
+        [927.1, -25],
+        [910, 0],
+      ],
+    ],
+    [
+      'amateur-23cm',
+      1240,
+      1240,
+      1300,
+      1294.5,
+      [
+        [1284, -12],
+        [1270, 0],
+      ],
+    ],
+  ] as const)('%s', (id, from, voices, to, calling, shifts) => {
+    const { bands, channels } = SERVICES[id];
+    const hz = (mhz: number) => Math.round(mhz * 1e6);
+    expect([bands[0]?.fromHz, bands.at(-1)?.toHz]).toEqual([hz(from), hz(to)]);
+    expect(bands.find(({ voice }) => voice)?.fromHz).toBe(hz(voices));
+    bands.forEach((band, i) => {
+      if (i > 0) expect(band.fromHz).toBe((bands[i - 1]?.toHz ?? 0) + 1);
+    });
+    expect(channels.map((row) => [row.receiveHz, row.neverTest])).toEqual([[hz(calling), true]]);
+    for (const [mhz, shift] of shifts) {
+      const band = bands.find(({ fromHz, toHz }) => hz(mhz) >= fromHz && hz(mhz) <= toHz);
+      expect([mhz, (band?.usualOffsetHz ?? 0) / 1e6]).toEqual([mhz, shift]);
+    }
+  });
+});
+
 describe('other services', () => {
   const list = (id: ServiceId) => SERVICES[id].channels;
   it('MURS as 47 CFR 95.2763 lists it', () =>

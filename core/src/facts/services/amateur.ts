@@ -64,3 +64,77 @@ export const AMATEUR_70CM: ServiceTable = {
     { fromHz: 447_000_000, toHz: 450_000_000, usualOffsetHz: -5_000_000 },
   ],
 };
+
+/** The table of the amateur band at 10 metres; voices from 28.3 MHz (47 CFR 97.305), FM repeaters at its top. */
+export const AMATEUR_10M: ServiceTable = {
+  ...COMMON,
+  id: 'amateur-10m',
+  title: 'Amateur, 10 metres',
+  usualShiftHz: 100_000,
+  channels: [calling('29.6', 29_600_000, '10 m FM calling')],
+  bands: [
+    { fromHz: 28_000_000, toHz: 28_299_999, usualOffsetHz: 0, voice: false },
+    { fromHz: 28_300_000, toHz: 29_609_999, usualOffsetHz: 0 },
+    { fromHz: 29_610_000, toHz: 29_700_000, usualOffsetHz: -100_000 },
+  ],
+};
+
+/** The table of the amateur band at 6 metres; no voices below 50.1 MHz (47 CFR 97.305). */
+export const AMATEUR_6M: ServiceTable = {
+  ...COMMON,
+  id: 'amateur-6m',
+  title: 'Amateur, 6 metres',
+  usualShiftHz: 500_000,
+  channels: [calling('52.525', 52_525_000, '6 m FM calling')],
+  bands: [
+    { fromHz: 50_000_000, toHz: 50_099_999, usualOffsetHz: 0, voice: false },
+    { fromHz: 50_100_000, toHz: 51_619_999, usualOffsetHz: 0 },
+    { fromHz: 51_620_000, toHz: 51_980_000, usualOffsetHz: -500_000 },
+    { fromHz: 51_980_001, toHz: 52_499_999, usualOffsetHz: 0 },
+    { fromHz: 52_500_000, toHz: 52_980_000, usualOffsetHz: -500_000 },
+    { fromHz: 52_980_001, toHz: 53_499_999, usualOffsetHz: 0 },
+    { fromHz: 53_500_000, toHz: 53_980_000, usualOffsetHz: -500_000 },
+    { fromHz: 53_980_001, toHz: 54_000_000, usualOffsetHz: 0 },
+  ],
+};
+
+/** The table of the amateur band at 1.25 metres. */
+export const AMATEUR_125CM: ServiceTable = {
+  ...COMMON,
+  id: 'amateur-125cm',
+  title: 'Amateur, 1.25 metres',
+  usualShiftHz: 1_600_000,
+  channels: [calling('223.5', 223_500_000, '1.25 m calling')],
+  bands: [
+    { fromHz: 222_000_000, toHz: 223_849_999, usualOffsetHz: 0 },
+    { fromHz: 223_850_000, toHz: 224_980_000, usualOffsetHz: -1_600_000 },
+    { fromHz: 224_980_001, toHz: 225_000_000, usualOffsetHz: 0 },
+  ],
+};
+
+/** The table of the amateur band at 33 centimetres. */
+export const AMATEUR_33CM: ServiceTable = {
+  ...COMMON,
+  id: 'amateur-33cm',
+  title: 'Amateur, 33 centimetres',
+  usualShiftHz: 25_000_000,
+  channels: [calling('927.5', 927_500_000, '33 cm calling')],
+  bands: [
+    { fromHz: 902_000_000, toHz: 926_999_999, usualOffsetHz: 0 },
+    { fromHz: 927_000_000, toHz: 928_000_000, usualOffsetHz: -25_000_000 },
+  ],
+};
+
+/** The table of the amateur band at 23 centimetres. */
+export const AMATEUR_23CM: ServiceTable = {
+  ...COMMON,
+  id: 'amateur-23cm',
+  title: 'Amateur, 23 centimetres',
+  usualShiftHz: 12_000_000,
+  channels: [calling('1294.5', 1_294_500_000, '23 cm calling')],
+  bands: [
+    { fromHz: 1_240_000_000, toHz: 1_281_999_999, usualOffsetHz: 0 },
+    { fromHz: 1_282_000_000, toHz: 1_288_000_000, usualOffsetHz: -12_000_000 },
+    { fromHz: 1_288_000_001, toHz: 1_300_000_000, usualOffsetHz: 0 },
+  ],
+};

@@ -1,6 +1,15 @@
 import { AIRBAND } from './airband';
-import { AMATEUR_2M, AMATEUR_70CM } from './amateur';
+import {
+  AMATEUR_2M,
+  AMATEUR_6M,
+  AMATEUR_10M,
+  AMATEUR_23CM,
+  AMATEUR_33CM,
+  AMATEUR_70CM,
+  AMATEUR_125CM,
+} from './amateur';
 import { BUSINESS } from './business';
+import { CB_US } from './cbUs';
 import { FRS } from './frs';
 import { GMRS } from './gmrs';
 import { IARU_R1_2M } from './iaruR12m';
@@ -32,6 +41,12 @@ const TABLES: Readonly<Record<ServiceId, ServiceTable>> = {
   interop: INTEROP,
   'amateur-2m': AMATEUR_2M,
   'amateur-70cm': AMATEUR_70CM,
+  'amateur-10m': AMATEUR_10M,
+  'amateur-6m': AMATEUR_6M,
+  'amateur-125cm': AMATEUR_125CM,
+  'amateur-33cm': AMATEUR_33CM,
+  'amateur-23cm': AMATEUR_23CM,
+  'cb-us': CB_US,
   pmr446: PMR446,
   'uhf-cb-au': UHF_CB_AU,
   'iaru-r1-2m': IARU_R1_2M,
