@@ -15,7 +15,7 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'tone-or-dcs': (about) => `Is “${about}” a DCS code, or a CTCSS tone cut short?`,
   'tone-missing': () => 'Which tone?',
   'tone-unreadable': (about) => `“${about}” cannot be read as a tone. Write it as 82.5 or D023N.`,
-  'several-tones': () => 'More tones than a channel has. Name each: in 131.8 out 141.3',
+  'several-tones': () => 'More tones than a channel has. Name each: in 131.8 out 100.0',
   'tone-direction': () =>
     'Two tones: which one does the repeater listen for (in), which one does it send (out)?',
   'tone-both-ways': (about) => `${about} is taken both ways: you send it and wait for it.`,
