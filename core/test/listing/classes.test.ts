@@ -1,6 +1,8 @@
 import type { CountryId } from '@umbrex/core/facts';
 import { readLine } from '@umbrex/core/listing';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../support/runs';
 
 /*
  * Ways of writing a channel that are easily read wrongly, class by class, in the ways of four countries. Readings by common practice and the
@@ -390,3 +392,106 @@ for (const [country, classes] of BY_COUNTRY)
     describe(`${country}: ${title}`, () => {
       it.each(rows)('%s', (line, expected) => expect(readingOf(line, country, expected)).toBe(expected));
     });
+
+/** Words of lines, in any order: what must hold whatever stands around. */
+const word = fc.constantFrom(
+  '462.650',
+  '462.5625',
+  '146.940',
+  '444.100',
+  '151.820',
+  'rpt',
+  'in',
+  'out',
+  '131.8',
+  'D251N',
+  'T85.4',
+  'R100.0',
+  'ch',
+  '18',
+  'murs',
+  'marine',
+  '16',
+  'tx',
+  'rx',
+  '+',
+  '-',
+  '-600',
+  '+5',
+  'both',
+  'up',
+  'down',
+  'csq',
+  'Kelp',
+  'Stairs',
+  'Team',
+  '7',
+  'narrow',
+  'open',
+  '"a b"',
+  '(',
+  ')',
+  '/',
+  'and',
+  'minus',
+  'simplex',
+  'PL',
+  'DCS',
+  '023',
+  'inv',
+  '25W',
+  'FM',
+);
+const around = (must: fc.Arbitrary<string>) =>
+  fc
+    .tuple(
+      fc.array(word, { maxLength: 5 }),
+      must,
+      fc.array(word, { maxLength: 5 }),
+      fc.constantFrom('US', 'AU', 'EU'),
+    )
+    .map(([before, middle, after, country]) => [[...before, middle, ...after].join(' '), country] as const);
+
+describe('whatever stands around them', () => {
+  it('words that forbid sending are never sent over', () =>
+    fc.assert(
+      fc.property(
+        around(
+          fc.constantFrom(
+            'rx only',
+            'listen only',
+            'not for transmit',
+            'do not transmit',
+            'scan only',
+            'no tx',
+            'TX prohibited',
+            "don't transmit",
+          ),
+        ),
+        ([line, country]) => {
+          const { ok, channel } = readLine(line, country);
+          if (ok) expect([line, channel?.transmitHz]).toEqual([line, null]);
+        },
+      ),
+      { numRuns: runs(4000) },
+    ));
+  it('a digital mode is never FM', () =>
+    fc.assert(
+      fc.property(
+        around(fc.constantFrom('DMR', 'P25', 'NXDN', 'C4FM', 'D-STAR', 'TETRA', 'M17', 'MotoTRBO')),
+        ([line, country]) => {
+          const { ok, channel } = readLine(line, country);
+          if (ok) expect([line, channel?.mode]).toEqual([line, 'digital']);
+        },
+      ),
+      { numRuns: runs(4000) },
+    ));
+  it('a mode that is outside is always said', () =>
+    fc.assert(
+      fc.property(around(fc.constantFrom('USB', 'SSB')), ([line, country]) => {
+        const { ok, channel } = readLine(`146.520 ${line}`, country);
+        expect([line, ok && channel !== null]).toEqual([line, false]);
+      }),
+      { numRuns: runs(2000) },
+    ));
+});
