@@ -134,12 +134,18 @@ function takeOffsetWord(state: State, { start, end }: Token, i: number, sign: '+
   return 1;
 }
 
-/** A word for a service by itself: one that is nothing else, or behind a frequency that the service has. */
-function takeService({ got, country }: State, { lower, start }: Token, i: number): boolean {
-  const isPlain = lower === 'gmrs' || lower === 'frs' || lower === 'murs' || lower === 'pmr446';
+/**
+ * A word for a service by itself: one that is nothing else, one beside a frequency that is hardly a name, or any behind a frequency that the
+ * service has.
+ */
+function takeService({ got, country, tokens }: State, { lower, start }: Token, i: number): boolean {
+  const isPlain = /^(gmrs|frs|murs|pmr446)$/.test(lower);
+  const isBefore = isFrequency(tokens[i + 1]);
   const behind = i > 0 && got.frequencies.find(({ end }) => end <= start && start - end <= 2);
+  const isBeside = /^(marine|pmr|cb|uhfcb)$/.test(lower) && (isBefore || behind);
   const service = serviceOfWord(lower, country);
-  if (service === undefined || !(isPlain || (behind && serviceBehind(service, behind.hz)))) return false;
+  if (service === undefined || !(isPlain || isBeside || (behind && serviceBehind(service, behind.hz))))
+    return false;
   got.serviceWord = service;
   return true;
 }
@@ -213,6 +219,9 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
       if (!nearValue(tokens, i + words)) return false;
       state.kind = 'number';
       state.kindStart = tokens[i]?.start ?? 0;
+      return true;
+    case 'fm':
+      got.mode ??= 'FM';
       return true;
     case 'open':
     case 'drop':

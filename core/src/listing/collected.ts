@@ -26,7 +26,7 @@ export interface Collected {
   listen: boolean;
   access: 'open' | 'permission' | undefined;
   bandwidth: 'narrow' | 'wide' | undefined;
-  mode: 'AM' | 'digital' | undefined;
+  mode: 'FM' | 'AM' | 'digital' | undefined;
   /** What is left for the name, with its place among the words. */
   readonly name: { readonly token: Token; readonly at: number }[];
   readonly notes: string[];

@@ -88,12 +88,15 @@ export function numberAfter(state: State, i: number): number {
     service !== undefined && (isOf(service, number.text, false) || isOf(service, number.text, true));
   // With a frequency in the line, a number after other words is part of a name: `Repeater 2 462.650`.
   const isNamed = words.repeater && service === undefined && !words.named && got.frequencies.length === 0;
+  // Behind it `R22` is the number of the pair.
+  const isPairNumber = words.repeater && got.frequencies.length > 0 && /^\d{1,2}$/.test(number.text);
   if (hasFrequency && isNamed && /^\d{1,2}$/.test(number.text)) {
     got.repeater = true;
     got.name.push(...tokens.slice(i, end).map((token, n) => ({ token, at: i + n })));
     return end - i;
   }
-  if (hasFrequency && !words.named && !(isChannel || PLAIN_SERVICES.has(service ?? ''))) return 0;
+  const isSaid = words.named || isPairNumber || isChannel || PLAIN_SERVICES.has(service ?? '');
+  if (hasFrequency && !isSaid) return 0;
   if (!isChannel && !/^\d{1,3}[a-z]?$/i.test(number.text)) return 0;
   if (service !== undefined && !isChannel && !words.named && !PLAIN_SERVICES.has(service)) return 0;
   if (got.channel) {

@@ -10,6 +10,7 @@ import type { Question } from '../findings/index';
 import { mhzText } from '../units/index';
 import { type Asked, hasBothDirections, listed, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
+import { serviceBehind } from './numbered';
 import { fromOne } from './oneFrequency';
 import { fromTwo } from './twoFrequencies';
 
@@ -65,6 +66,9 @@ function fromFrequencies(asked: Asked): Pair | undefined {
   const [a, b, more] = asked.got.frequencies;
   if (!a) return undefined;
   if (more) return stop(asked, 'several-frequencies', asked.got.line);
+  const { serviceWord, channel } = asked.got;
+  if (serviceWord && !channel && ![a, b].some((one) => one && serviceBehind(serviceWord, one.hz)))
+    return stop(asked, 'pair-does-not-match', asked.got.line);
   return b ? fromTwo(asked, a, b) : fromOne(asked, a);
 }
 

@@ -131,6 +131,7 @@ export type Phrase =
   | 'off-air'
   | 'split'
   | 'number'
+  | 'fm'
   | 'drop';
 /** Several words that mean one thing. */
 export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
@@ -200,7 +201,7 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['narrowband'], 'narrow'],
   [['wide'], 'wide'],
   [['wideband'], 'wide'],
-  [['fm'], 'drop'],
+  [['fm'], 'fm'],
   [['analog'], 'drop'],
   [['analogue'], 'drop'],
   [['mhz'], 'drop'],
