@@ -146,7 +146,10 @@ test('when the server does not answer, nothing that was written is lost', async 
   await expect(row(page, 'Heron Bank')).toHaveCount(1);
 });
 
-test('a pasted listing is read line by line, and only what is fine is added', async ({ page, context }) => {
+test('a pasted listing is read line by line, what asks is answered there, and nothing is added twice', async ({
+  page,
+  context,
+}) => {
   await open(page, await planPath(page));
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   const listing =
@@ -158,11 +161,16 @@ test('a pasted listing is read line by line, and only what is fine is added', as
   await expect(dialog.getByText('is a repeater’s input')).toBeVisible();
   await dialog.getByRole('button', { name: 'Add 2 channels' }).click();
   await expect(dialog.getByText('is in the plan')).toHaveCount(2);
+  // The line that asked is answered by its button; what is in the plan already is not added again.
+  await dialog.getByRole('button', { name: '462.6000 rpt' }).click();
+  await dialog.getByRole('button', { name: 'Add 1 channel', exact: true }).click();
+  await expect(dialog.getByText('is in the plan')).toHaveCount(3);
+  await expect(dialog.getByRole('button', { name: 'Add 0 channels' })).toBeDisabled();
   await dialog.getByRole('button', { name: 'Close' }).click();
   for (const [name, there] of [
     ['Tern Ledge', 1],
     ['Skua Bay', 1],
-    ['Auk Stack', 0],
+    ['Auk Stack', 1],
   ] as const)
     await expect(row(page, name)).toHaveCount(there);
 });

@@ -1,6 +1,6 @@
 import { reviewPlan } from '../check/index';
 import type { Board } from '../fit/index';
-import type { Description, Person, Plan, Station, Unit } from '../model/index';
+import type { Description, Licence, Person, Plan, Station, Unit } from '../model/index';
 import { daysBetween, reviewStation } from '../stations/index';
 
 /** What needs somebody now, by kind, with the things it is about and the view in which it is done. */
@@ -65,7 +65,9 @@ export function whatIsDue(standing: Standing): Due[] {
   const changedDays = ({ batteryChanged }: Unit) =>
     batteryChanged === 'unknown' ? undefined : daysBetween(batteryChanged, today);
   const licences = people.flatMap((person) =>
-    person.licences.map(({ expires }) => ({ id: person.id, name: person.name, on: expires })),
+    person.licences
+      .filter((licence) => !isReplaced(licence, person, today))
+      .map(({ expires }) => ({ id: person.id, name: person.name, on: expires })),
   );
   const known = licences.filter(({ on }) => on !== 'unknown');
   const reviews = stations.map((station) => ({
@@ -135,6 +137,20 @@ export function whatIsDue(standing: Standing): Due[] {
 /** Whether an alert radio must be listened to: nobody has heard its weekly test in time. */
 export function isTestDue(testHeard: Unit['testHeard'], today: string): boolean {
   return testHeard === 'unknown' || daysBetween(testHeard, today) > ALERT_TEST_DAYS;
+}
+
+/** Whether somebody leans on another licence of the same service that is good today: then nothing is due of this one. */
+function isReplaced(licence: Licence, { licences }: Person, today: string): boolean {
+  const covers = (other: Licence) => other.holds === licence.holds || other.holds !== 'employer';
+  return licences.some(
+    (other) =>
+      other !== licence &&
+      other.service === licence.service &&
+      other.expires !== 'unknown' &&
+      other.expires >= today &&
+      (licence.expires === 'unknown' || licence.expires < today) &&
+      covers(other),
+  );
 }
 
 /** Whether the plan says for which areas alert radios sound, and what they hear. */

@@ -117,4 +117,22 @@ describe('what needs somebody now', () => {
     });
     expect(due({ units: [alert] })).toMatchObject({ 'alerts-missing': ['Set 9'] });
   });
+  it('a licence that ended is due until another of the same service is good', () => {
+    const withLicences = (...licences: [string, string, string][]) =>
+      due({
+        people: [
+          PersonSchema.parse({
+            id: uuid(20),
+            name: 'Ada',
+            licences: licences.map(([service, holds, expires]) => ({ service, holds, expires })),
+          }),
+        ],
+      });
+    const ended = ['gmrs', 'own', '2026-01-01'] as [string, string, string];
+    expect(withLicences(ended)).toEqual({ 'licences-over': ['Ada'] });
+    expect(withLicences(ended, ['gmrs', 'family', '2033-01-01'])).toEqual({});
+    expect(withLicences(ended, ['gmrs', 'employer', '2033-01-01'])).toEqual({ 'licences-over': ['Ada'] });
+    expect(withLicences(ended, ['amateur', 'own', '2033-01-01'])).toEqual({ 'licences-over': ['Ada'] });
+    expect(withLicences(['gmrs', 'own', 'unknown'], ['gmrs', 'own', '2033-01-01'])).toEqual({});
+  });
 });

@@ -1,10 +1,14 @@
 import { SERVICES } from '@umbrex/core/facts';
 import type { Question } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
+import { lazy, Suspense } from 'react';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { questionText } from '../../messages/questions';
-import { PasteDialog } from './PasteDialog';
+import { Offers } from './Offers';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
+
+/** Asked for when somebody pastes a whole listing. */
+const PasteDialog = lazy(() => import('./PasteDialog').then((part) => ({ default: part.PasteDialog })));
 
 type Props = ReturnType<typeof useEntryLine> & { groups: readonly EntryGroup[] };
 
@@ -67,13 +71,15 @@ export function EntryLineView(props: Props) {
         )}
       </form>
       {props.pasted !== null && (
-        <PasteDialog
-          text={props.pasted}
-          planId={props.planId}
-          country={props.country}
-          groups={props.groups}
-          close={props.closePaste}
-        />
+        <Suspense fallback={null}>
+          <PasteDialog
+            text={props.pasted}
+            planId={props.planId}
+            country={props.country}
+            groups={props.groups}
+            close={props.closePaste}
+          />
+        </Suspense>
       )}
     </>
   );
@@ -138,23 +144,7 @@ function Asked({ question, take }: { question: Question; take: (line: string) =>
     <li className="finding" data-severity={question.blocking ? 'warning' : 'note'}>
       <span className="muted text-tiny font-semibold">{question.blocking ? 'Asks ' : 'Taken '}</span>
       {questionText(question)}
-      {(question.lines ?? []).length > 0 && (
-        <span className="ml-2 inline-flex flex-wrap gap-2">
-          {question.offers.map((offer, i) => {
-            const line = question.lines?.[i];
-            return line === undefined ? null : (
-              <button
-                key={offer}
-                type="button"
-                className="btn btn-outline btn-xs font-mono"
-                onClick={() => take(line)}
-              >
-                {offer}
-              </button>
-            );
-          })}
-        </span>
-      )}
+      <Offers question={question} take={take} />
     </li>
   );
 }

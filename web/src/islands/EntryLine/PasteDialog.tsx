@@ -1,10 +1,12 @@
-import { readListing } from '@umbrex/core/listing';
+import { latestOf, type PastedLine, readListing } from '@umbrex/core/listing';
 import { type ChannelDraft, kindOf } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
+import Papa from 'papaparse';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { questionText } from '../../messages/questions';
 import { toneWords } from '../../messages/tones';
 import { useAddMany } from '../desk/useAddMany';
+import { Offers } from './Offers';
 import type { EntryGroup } from './useEntryLine';
 
 interface Props {
@@ -18,18 +20,25 @@ interface Props {
 /** A pasted listing, line by line as it reads, before anything is saved. The text can be mended here; what is fine is added. */
 export function PasteDialog({ text: pasted, planId, country, groups, close }: Props) {
   const [text, setText] = useState(pasted);
-  const { added, forget, progress, addAll, stop } = useAddMany<number>(planId, groups);
+  const { added, progress, addAll, stop } = useAddMany<string>(planId, groups);
+  /** What was put in place of a line that asked, by that line. */
+  const [mended, setMended] = useState<ReadonlyMap<string, string>>(new Map());
   const dialog = useRef<HTMLDialogElement>(null);
-  const { lines, beyond } = useMemo(() => readListing(text, country), [text, country]);
-  const fine = lines.filter(({ line, reading }) => reading.ok && !added.has(line));
+  const { lines, beyond } = useMemo(
+    () => readListing(text, country, cellsOf, mended),
+    [text, country, mended],
+  );
+  const keys = useMemo(() => keysOf(lines), [lines]);
+  const isAdded = (i: number) => added.has(keys[i] ?? '');
+  const fine = lines.flatMap((entry, i) =>
+    entry.reading.ok && !isAdded(i) ? [{ ...entry, key: keys[i] ?? '' }] : [],
+  );
   useEffect(() => {
     if (!dialog.current?.open) dialog.current?.showModal();
   }, []);
 
   const addFine = () =>
-    addAll(
-      fine.flatMap(({ line, reading }) => (reading.channel ? [{ key: line, channel: reading.channel }] : [])),
-    );
+    addAll(fine.flatMap(({ key, reading }) => (reading.channel ? [{ key, channel: reading.channel }] : [])));
 
   return (
     <dialog
@@ -50,10 +59,7 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
           className="textarea h-32 w-full font-mono text-small"
           value={text}
           disabled={progress !== null}
-          onChange={(event) => {
-            setText(event.target.value);
-            forget();
-          }}
+          onChange={(event) => setText(event.target.value)}
         />
       </label>
       {beyond > 0 && (
@@ -62,7 +68,7 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
         </p>
       )}
       <ol className="mt-3 max-h-[45vh] overflow-auto border-y border-base-300">
-        {lines.map(({ line, text: written, reading }) => {
+        {lines.map(({ line, text: written, read, reading }, i) => {
           const asked = reading.questions.filter((question) => question.blocking);
           const { channel } = reading;
           return (
@@ -77,14 +83,18 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
                     <strong>{channel.name}</strong>{' '}
                     <span className="font-mono">{mhzText(channel.receiveHz)}</span>
                     <span className="muted"> {wayWords(channel)}</span>
-                    {added.has(line) && <strong> is in the plan</strong>}
+                    {isAdded(i) && <strong> is in the plan</strong>}
                   </p>
                 ) : (
                   <p className="truncate font-mono text-small">{written}</p>
                 )}
                 {asked.map((question) => (
                   <p key={question.code} className="finding text-plain" data-severity="warning">
-                    {questionText(question)} {question.offers.join(' or ')}
+                    {questionText(question)}
+                    <Offers
+                      question={question}
+                      take={(fixed) => setMended((now) => withMend(now, read, fixed))}
+                    />
                   </p>
                 ))}
                 {reading.ok && reading.questions.length > 0 && (
@@ -126,6 +136,27 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
       </div>
     </dialog>
   );
+}
+
+/** The cells of one line: quotation marks hold a delimiter. */
+const cellsOf = (line: string, delimiter: string): readonly string[] =>
+  Papa.parse<string[]>(line, { delimiter }).data[0] ?? [];
+
+/** A mend put in place of what its line has become. One that leads back to an earlier state of it begins anew from there. */
+function withMend(mended: ReadonlyMap<string, string>, read: string, fixed: string): Map<string, string> {
+  const next = new Map(mended).set(latestOf(read, mended), fixed);
+  next.delete(fixed);
+  return next;
+}
+
+/** A line is itself wherever it stands: what was added stays added while others are mended. Of equal lines each is one. */
+function keysOf(lines: readonly PastedLine[]): string[] {
+  const seen = new Map<string, number>();
+  return lines.map(({ text }) => {
+    const n = (seen.get(text) ?? 0) + 1;
+    seen.set(text, n);
+    return `${n} ${text}`;
+  });
 }
 
 function wayWords(channel: ChannelDraft): string {
