@@ -80,8 +80,23 @@ function isAboutChannel(tokens: readonly Token[]): boolean {
   });
 }
 
+/** The phrase that stands at a place; none that would cut one which forbids sending: `tx rx only`. */
+function phraseAt(tokens: readonly Token[], i: number): (typeof PHRASES)[number] | undefined {
+  const stands = (at: number) =>
+    PHRASES.find(([words]) => words.every((word, k) => tokens[at + k]?.lower === word));
+  const phrase = stands(i);
+  const isCut = phrase?.[0].some(
+    (_, k) => k > 0 && (stands(i + k)?.[1] === 'listen' || isForbidden(tokens, i + k)),
+  );
+  return isCut && phrase?.[1] !== 'listen' ? undefined : phrase;
+}
+
 const SENDING = /^(tx|transmit|transmitting|transmission|sending|xmit)$/;
 const FORBIDS = /^(forbidden|prohibited|disabled|inhibit|inhibited|blocked|locked|disallowed|banned)$/;
+
+/** `transmit forbidden`, `tx blocked` */
+const isForbidden = (tokens: readonly Token[], i: number): boolean =>
+  SENDING.test(tokens[i]?.lower ?? '') && FORBIDS.test(tokens[i + 1]?.lower ?? '');
 
 /** Deals with the words from place `i` on and answers how many it used. */
 function step(state: State, i: number): number {
@@ -92,11 +107,11 @@ function step(state: State, i: number): number {
   const digital = takeDigital(state, i);
   if (digital > 0) return digital;
   // `transmit forbidden`, `tx blocked`
-  if (SENDING.test(token.lower) && FORBIDS.test(tokens[i + 1]?.lower ?? '')) {
+  if (isForbidden(tokens, i)) {
     got.listen = true;
     return 2;
   }
-  const phrase = PHRASES.find(([words]) => words.every((word, k) => tokens[i + k]?.lower === word));
+  const phrase = phraseAt(tokens, i);
   if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
   if (takeMark(state, token, i)) return 1;
   const lettered = !state.got.channel && LETTERED.get(token.lower);
