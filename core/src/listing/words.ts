@@ -88,9 +88,7 @@ export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', '
 export const CHANNEL_WORDS: ReadonlySet<string> = new Set(['ch', 'chan', 'channel', 'chnl']);
 /** Words for modes that analogue sets hear as noise. */
 export const DIGITAL_MODES: ReadonlySet<string> = new Set(
-  'p25 apco apco25 apco-25 dmr mototrbo trbo nxdn idas nexedge tetra dpmr d-star dstar c4fm ysf fusion m17'.split(
-    ' ',
-  ),
+  'p25 apco apco25 apco-25 dmr nxdn tetra dpmr d-star dstar c4fm ysf fusion m17'.split(' '),
 );
 /** Words for modes that are outside: sets of this field neither send nor hear them. */
 export const OUTSIDE_MODES: ReadonlySet<string> = new Set(['usb', 'lsb', 'ssb', 'cw']);
