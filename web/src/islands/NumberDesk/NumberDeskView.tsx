@@ -238,9 +238,13 @@ function Row({
         </td>
         <td className="muted py-1.5">
           <Elsewhere
-            kinds={found.elsewhere.map(
-              ({ key, home }) => `${kindTitle.get(key) ?? key}${home === null ? '' : ` (${home}, as made)`}`,
-            )}
+            kinds={[
+              ...new Set(
+                found.elsewhere.map(
+                  ({ key, home }) => `${kindTitle(key)}${home === null ? '' : ` (${home}, as made)`}`,
+                ),
+              ),
+            ]}
           />
         </td>
       </tr>

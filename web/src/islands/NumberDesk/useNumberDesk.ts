@@ -92,7 +92,10 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
   const forget = () => void save(null).then((ok) => ok && setPins({}));
 
   const numbers = plan.numbering?.numbers ?? {};
-  const kindTitle = new Map(desk.board.kinds.map(({ key, title }) => [key, title]));
+  const boardTitle = new Map(desk.board.kinds.map(({ key, title }) => [key, title]));
+  // Sets that stand together on the board may be numbered apart: they go by the title of their kind, which their key begins with.
+  const kindTitle = (key: string): string =>
+    boardTitle.get(key) ?? descriptions.find(({ id }) => id === key.split(' ')[0])?.title ?? key;
   const groups = plan.groups.map((group) => ({
     group,
     rows: plan.channels
