@@ -59,9 +59,34 @@ function fitsBand({ bands }: Service, hz: number, channel: OnPair): boolean {
 
 /** Every service of the country that has exactly these frequencies. */
 export function ruleRows(channel: OnPair, context: RuleContext): RuleRow[] {
+  const rows = context.tables
+    ? tableRows(channel, servicesOf(context.country, context.tables))
+    : shippedRows(channel, context.country);
+  return rows.flatMap((row) => ('isOwn' in row ? licensedRows(row.isOwn, channel, context) : [row]));
+}
+
+/** A row of a table, or the service that has none, where a group's own frequencies come in. */
+type TableRow = RuleRow | { readonly isOwn: Service };
+
+/** Rows of the shipped tables by what was asked of them, which is the same for every set of a fleet; with too many it begins anew. */
+const asked = new Map<string, readonly TableRow[]>();
+const MOST_ASKED = 10_000;
+const shipped = Object.values(SERVICES);
+
+function shippedRows(channel: OnPair, country: string): readonly TableRow[] {
+  const { receiveHz, transmitHz, mode, bandwidth } = channel;
+  const key = [country, receiveHz, transmitHz, mode, bandwidth].join(' ');
+  const known = asked.get(key);
+  if (known) return known;
+  const rows = tableRows(channel, servicesOf(country, shipped));
+  if (asked.size >= MOST_ASKED) asked.clear();
+  asked.set(key, rows);
+  return rows;
+}
+
+function tableRows(channel: OnPair, services: readonly Service[]): TableRow[] {
   const { receiveHz, transmitHz } = channel;
-  const services = servicesOf(context.country, context.tables ?? Object.values(SERVICES));
-  return services.flatMap((service): RuleRow[] => {
+  return services.flatMap((service): TableRow[] => {
     const row =
       channelOn(service, receiveHz, transmitHz) ??
       (transmitHz === null ? onReceive(service, receiveHz) : undefined);
@@ -77,7 +102,7 @@ export function ruleRows(channel: OnPair, context: RuleContext): RuleRow[] {
           isAtEdge: false,
         },
       ];
-    if (service.id === 'business') return licensedRows(service, channel, context);
+    if (service.id === 'business') return [{ isOwn: service }];
     const inBand = (hz: number) => service.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
     if (!inBand(receiveHz) || (transmitHz !== null && !inBand(transmitHz))) return [];
     return [
@@ -139,11 +164,20 @@ export function neverTested(
   channel: Pick<Channel, 'receiveHz'>,
   context: RuleContext,
 ): ServiceChannel | undefined {
-  for (const { channels } of servicesOf(context.country, context.tables ?? Object.values(SERVICES))) {
-    const row = channels.find(({ neverTest, receiveHz }) => neverTest && receiveHz === channel.receiveHz);
-    if (row) return row;
-  }
-  return undefined;
+  if (context.tables)
+    return neverTestedIn(servicesOf(context.country, context.tables)).get(channel.receiveHz);
+  const known = neverTestedBy.get(context.country) ?? neverTestedIn(servicesOf(context.country, shipped));
+  neverTestedBy.set(context.country, known);
+  return known.get(channel.receiveHz);
+}
+
+/** The distress and calling channels of the shipped tables, by country and frequency. */
+const neverTestedBy = new Map<string, ReadonlyMap<number, ServiceChannel>>();
+
+function neverTestedIn(services: readonly Service[]): ReadonlyMap<number, ServiceChannel> {
+  const rows = services.flatMap(({ channels }) => channels.filter(({ neverTest }) => neverTest));
+  // Of two on one frequency the first counts.
+  return new Map(rows.toReversed().map((row) => [row.receiveHz, row]));
 }
 
 /**
