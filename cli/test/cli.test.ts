@@ -64,17 +64,10 @@ describe('umbrex', () => {
       powerBasis: null,
       bandwidthHz: 25_000,
     });
-    const ask = (...more: string[]) =>
-      umbrex(
-        'rules',
-        '--service',
-        'gmrs',
-        '--channel',
-        '12',
-        '--device',
-        join(root, 'devices/page-handheld.json'),
-        ...more,
-      ).json;
+    const page = join(root, 'devices/page-handheld.json');
+    const rules = (...more: string[]) =>
+      umbrex('rules', '--service', 'gmrs', '--channel', '12', '--device', page, ...more);
+    const ask = (...more: string[]) => rules(...more).json;
     const on = ['--today', '2026-11-25'];
     expect(ask('--licence', 'gmrs:own:2026-11-25', ...on)).toMatchObject({
       may: 'transmit',
@@ -94,20 +87,7 @@ describe('umbrex', () => {
       'gmrs:own:soon',
       'gmrs:own:2030-01-01:x',
     ])
-      expect(
-        umbrex(
-          'rules',
-          '--service',
-          'gmrs',
-          '--channel',
-          '12',
-          '--device',
-          join(root, 'devices/page-handheld.json'),
-          '--licence',
-          odd,
-        ).exit,
-        odd,
-      ).toBe(2);
+      expect(rules('--licence', odd).exit, odd).toBe(2);
   });
   it('names the path in a bad file, exit 1', () => {
     const bad = join(mkdtempSync(join(tmpdir(), 'umbrex-')), 'bad.json');

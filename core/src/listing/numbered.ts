@@ -1,4 +1,5 @@
 import { type CountryId, SERVICES, type Service, serviceChannel } from '../facts/index';
+import { isToneText } from '../model/index';
 import type { State } from './collected';
 import { CHANNEL_WORDS, REPEATER_WORDS } from './words';
 
@@ -88,8 +89,12 @@ export function numberAfter(state: State, i: number): number {
     service !== undefined && (isOf(service, number.text, false) || isOf(service, number.text, true));
   // With a frequency in the line, a number after other words is part of a name: `Repeater 2 462.650`.
   const isNamed = words.repeater && service === undefined && !words.named && got.frequencies.length === 0;
-  // Behind it `R22` is the number of the pair.
-  const isPairNumber = words.repeater && got.frequencies.length > 0 && /^\d{1,2}$/.test(number.text);
+  // Behind it `R22` is the number of the pair; `rpt 67` may be a tone.
+  const isPairNumber =
+    words.repeater &&
+    got.frequencies.length > 0 &&
+    /^\d{1,2}$/.test(number.text) &&
+    !isToneText(`${number.text}.0`);
   if (hasFrequency && isNamed && /^\d{1,2}$/.test(number.text)) {
     got.repeater = true;
     got.name.push(...tokens.slice(i, end).map((token, n) => ({ token, at: i + n })));

@@ -57,7 +57,7 @@ function onRepeaterInput(
 
 /** A channel of the home service: direct, or through a repeater whose output it is. */
 function ofHome(asked: Asked, home: Service, hz: number, about: string): Pair | undefined {
-  const { got, questions, country } = asked;
+  const { got, country } = asked;
   const { beside } = COUNTRY[country];
   const service = beside !== null && got.serviceWord === beside ? beside : (home.id as ServiceId);
   const isHome = service === home.id;
@@ -72,16 +72,21 @@ function ofHome(asked: Asked, home: Service, hz: number, about: string): Pair | 
   if (got.listen) return { receiveHz: hz, transmitHz: null, service, row: channelOn(home, hz, hz) };
   if (through && !got.direct && isHome) {
     const isThrough = hasBothDirections(got);
-    questions.push({
-      code: isThrough ? 'repeater-by-direction' : 'direct-or-repeater',
-      blocking: false,
-      about,
-      offers: ['rpt', 'direct'],
-      lines: [`${got.line} rpt`, `${got.line} direct`],
-    });
+    sayWhichWay(asked, isThrough, about);
     if (isThrough) return through;
   }
   return { receiveHz: hz, transmitHz: hz, service, row: channelOn(service, hz, hz) };
+}
+
+/** Says that a line without a word for it was taken as through a repeater, or not, and offers both. */
+function sayWhichWay({ got, questions }: Asked, isThrough: boolean, about: string): void {
+  questions.push({
+    code: isThrough ? 'repeater-by-direction' : 'direct-or-repeater',
+    blocking: false,
+    about,
+    offers: ['rpt', 'direct'],
+    lines: [`${got.line} rpt`, `${got.line} direct`],
+  });
 }
 
 /** Whether what a line says of a shift is what is usual: nothing, its sign, or the whole of it. */
@@ -126,14 +131,7 @@ function inBand(asked: Asked, service: Service, hz: number, about: string): Pair
     return askUsual(asked, hz, signed, usualHz || size);
   const isThrough = hasBothDirections(got);
   const isBare = got.offsetHz === undefined && !got.repeater;
-  if (isBare && usualHz !== 0 && !got.direct && !got.listen)
-    questions.push({
-      code: isThrough ? 'repeater-by-direction' : 'direct-or-repeater',
-      blocking: false,
-      about,
-      offers: ['rpt', 'direct'],
-      lines: [`${got.line} rpt`, `${got.line} direct`],
-    });
+  if (isBare && usualHz !== 0 && !got.direct && !got.listen) sayWhichWay(asked, isThrough, about);
   const offsetHz = signed ?? (got.repeater || (isBare && isThrough) ? usualHz : 0);
   if (got.repeater && offsetHz === 0) {
     questions.push({

@@ -295,6 +295,7 @@ const US: Readonly<Record<string, readonly Row[]>> = {
     ['rpt 18 DTC 023 R', '462.625 467.625 D023I off'],
     ['rpt 18 PL #7', '? code-number'],
     ['Kelp 462.650 rpt 131.8 50', '? left-over'],
+    ['462.650 rpt 67', '? left-over'],
     ['Kelp 462.650 rpt 131.8 elev 1200', '? left-over'],
     ['K7XYZ 146.940 - 100.0', '146.94 146.34 100.0 off «K7XYZ»'],
     ['7 462.5875', '? left-over'],
