@@ -31,7 +31,7 @@ export function PreconditionMatrix({ repeaters, people, matrix }: Props) {
           ))}
         </select>
         <span className="muted ml-3 text-plain">
-          {ready} of {people.length} have all five
+          {ready} of {people.length} have all six
         </span>
       </label>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
