@@ -43,7 +43,11 @@ export async function ensureWorkspace(db: Knex, demo: boolean): Promise<void> {
       WORKSPACE_ID,
       demo
         ? demoPlan()
-        : emptyPlan('5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b002', '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b003'),
+        : emptyPlan(
+            '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b002',
+            '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b003',
+            'unknown',
+          ),
     );
     if (!demo) return;
     await loadRoster(trx);

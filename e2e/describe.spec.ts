@@ -1,4 +1,4 @@
-import { expect, open, planPath, test, undoLast } from './support';
+import { answerAll, expect, open, planPath, test, undoLast } from './support';
 
 test('my radio: a pattern, a few questions that count, the outcome at once, and a device of that kind with its card', async ({
   page,
@@ -11,22 +11,7 @@ test('my radio: a pattern, a few questions that count, the outcome at once, and 
   await page.getByLabel('What you call it').fill('Blue twin');
   const outcome = page.getByRole('complementary', { name: 'What comes of it' });
   await expect(outcome).toContainText(/\d+ unknown/);
-  const said: Readonly<Record<string, string>> = {
-    certified: 'GMRS',
-    'inputs of repeaters': 'yes',
-    hear: 'also 136 to 174 MHz: weather, marine, county',
-    tones: 'one for each way, CTCSS and DCS',
-    power: '1 W',
-    letters: '8',
-  };
-  for (let n = 0; n < 8; n++) {
-    const heading = page.getByRole('heading', { level: 2 }).first();
-    const text = (await heading.textContent()) ?? '';
-    const [, answer] = Object.entries(said).find(([word]) => text.includes(word)) ?? [];
-    if (!answer) break;
-    await page.getByRole('button', { name: answer, exact: true }).click();
-    await expect(heading).not.toHaveText(text);
-  }
+  await answerAll(page);
   await expect(page.getByText('Nothing else that is asked would change a verdict')).toBeVisible();
   await expect(outcome).not.toContainText('unknown');
   await page.getByRole('button', { name: 'Add this kind' }).click();

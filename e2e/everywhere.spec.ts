@@ -20,6 +20,7 @@ const VIEWS = [
   '/team',
   '/history',
   '/account',
+  '/plans',
 ];
 
 /** What is opened on a view besides the view itself, so that more of its parts are looked at. */

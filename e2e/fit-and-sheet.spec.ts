@@ -369,3 +369,56 @@ test('names are left for another day on every set of a kind, and written on one 
   // Two repeaters share that pair: it is the one that the tone opens.
   await expect(calls.last()).toContainText(/Call through Kelp Stairs, place \d+\. With /);
 });
+
+test('a group is left off a kind on the board, and carried by one set of it all the same; the sheets say so', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, `${path}/fit`);
+  await page.getByRole('button', { name: /^Gannet Top on Bank hand-held: / }).click();
+  const reasons = page.getByRole('complementary', { name: /Reasons for Gannet Top on Bank hand-held/ });
+  await reasons.getByText('Groups on every Bank hand-held: all').click();
+  // It shows what is saved.
+  await reasons.getByRole('checkbox', { name: 'Repeaters' }).click();
+  await expect(page.getByText('The plan is saved.')).toBeVisible();
+  await expect(reasons.getByText('not carried', { exact: true })).toBeVisible();
+  await expect(reasons).toContainText('This kind of set does not carry the channel’s group.');
+  const sheetOf = async () => {
+    await open(page, `${path}/sheets`);
+    const link = page.getByRole('link').filter({ hasText: 'Bank hand-held' }).first();
+    await link.click();
+    await page.waitForURL(/\/sheets\/[0-9a-f-]+$/);
+    return (await page.getByRole('heading', { level: 1 }).textContent())?.trim() ?? '';
+  };
+  const nickname = await sheetOf();
+  await expect(
+    page.getByText(
+      'Carries Visiting, Direct, Doorstep, Listen, Weather, not Repeaters, as is said of its kind.',
+    ),
+  ).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Gannet Top/ })).toHaveCount(0);
+  await open(page, `${path}/devices`);
+  await page.getByRole('button', { name: `Change ${nickname}`, exact: true }).click();
+  await page.getByText(`Groups on ${nickname}: Visiting, Direct, Doorstep, Listen, Weather`).click();
+  await page
+    .getByRole('group', { name: `Groups on ${nickname}` })
+    .getByLabel('Repeaters')
+    .click();
+  await expect(page.getByText(`What ${nickname} carries is saved.`)).toBeVisible();
+  await sheetOf();
+  await expect(page.getByText(/^Carries .* as is said of this set\./)).toBeVisible();
+  // The plan names both, and says all again.
+  await open(page, path);
+  await page.getByText(/^Groups that sets carry: not all on/).click();
+  for (const of of [nickname, 'every Bank hand-held']) {
+    await page.getByText(new RegExp(`^Groups on ${of}: `)).click();
+    await page
+      .getByRole('group', { name: `Groups on ${of}` })
+      .getByRole('button')
+      .click();
+  }
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByText('The plan is saved.')).toBeVisible();
+  await sheetOf();
+  await expect(page.getByText(/^Carries /)).toHaveCount(0);
+});

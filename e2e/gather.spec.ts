@@ -300,6 +300,11 @@ test('from nothing to a first sheet on one’s own machine, by keys, with no acc
     ).newPage();
     await open(page, '/');
     await expect(page.getByRole('heading', { name: 'To a first sheet in five minutes' })).toBeVisible();
+    // Whose rules apply is asked first: nothing may be sent on until then.
+    const again = page.waitForEvent('load');
+    await page.getByLabel('Whose rules').selectOption('United States');
+    await again;
+    await ready(page);
     await page.keyboard.press('/');
     await page.keyboard.type('Kelp Stairs 462.650 rpt in 131.8 out 131.8');
     await page.keyboard.press('Enter');

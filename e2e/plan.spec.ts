@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { entry, expect, open, planPath, row, test } from './support';
+import { axeFindings, entry, expect, open, planPath, ready, row, test } from './support';
 
 test('a listing becomes a channel, with questions first, and is there after a reload', async ({ page }) => {
   await open(page, await planPath(page));
@@ -198,7 +198,9 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await open(page, path);
   const codes = page.getByLabel('Area codes, the most important first');
   await codes.fill('099001, 99');
-  await expect(page.getByText('Each area code has six digits; at most 31 of them.')).toBeVisible();
+  await expect(
+    page.getByText('Each area code has six digits and is no frequency; at most 31 of them.'),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save plan' })).toBeDisabled();
   await codes.fill('099002 099001');
   await page.getByLabel('They sound for').selectOption('the first area alone');
@@ -226,4 +228,55 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await codes.fill('099001, 099002');
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
+});
+
+test('plans: a new one once its country is said, a copy, another name, put away and taken out again, deleted and back', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await open(page, path);
+  await page.locator('summary', { hasText: 'Ostrel plan' }).click();
+  await page.getByRole('link', { name: 'All plans, and a new one' }).click();
+  await ready(page);
+  const list = page.getByRole('main');
+  await page.getByLabel('Its name').fill('Winter fair');
+  await expect(page.getByRole('button', { name: 'Make it' })).toBeDisabled();
+  await page.getByLabel('Whose rules').selectOption('Australia');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('heading', { name: 'Winter fair' }).first()).toBeVisible();
+  await open(page, `${path}/plans`);
+  await expect(list.getByText('0 channels, Australia')).toBeVisible();
+  await page.getByRole('button', { name: 'Copy Ostrel plan' }).click();
+  await expect(page.getByText('Ostrel plan, a copy is there, with all its channels.')).toBeVisible();
+  await page.getByRole('button', { name: 'Rename Ostrel plan, a copy' }).click();
+  await page.getByLabel('New name of Ostrel plan, a copy').fill('Ostrel in summer');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('It is called Ostrel in summer now.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put away Ostrel in summer' }).click();
+  await expect(page.getByText('Ostrel in summer is put away.')).toBeVisible();
+  // What is put away is not offered, and is there all the same.
+  await open(page, `${path}/plans`);
+  await expect(page.getByRole('heading', { name: 'Put away' })).toBeVisible();
+  await page.locator('summary', { hasText: 'Ostrel plan' }).click();
+  const menu = page.getByRole('banner').getByRole('listitem');
+  await expect(menu.filter({ hasText: 'Winter fair' })).toHaveCount(1);
+  await expect(menu.filter({ hasText: 'Ostrel in summer' })).toHaveCount(0);
+  expect(await axeFindings(page)).toEqual([]);
+  const { plan } = await (await page.request.get(`/api${path}`)).json();
+  await list.getByRole('link', { name: 'Ostrel in summer' }).click();
+  await expect(page.getByText(/^\d+ channels\. Choose one/)).toContainText(
+    `${plan.channels.length} channels`,
+  );
+  await open(page, `${path}/plans`);
+  page.once('dialog', (dialog) => void dialog.dismiss());
+  await page.getByRole('button', { name: 'Delete Ostrel in summer' }).click();
+  await expect(list.getByRole('link', { name: 'Ostrel in summer' })).toBeVisible();
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.getByRole('button', { name: 'Delete Ostrel in summer' }).click();
+  await expect(page.getByText('Ostrel in summer is deleted.')).toBeVisible();
+  await expect(list.getByRole('link', { name: 'Ostrel in summer' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Undone.')).toBeVisible();
+  await open(page, `${path}/plans`);
+  await expect(list.getByRole('link', { name: 'Ostrel in summer' })).toBeVisible();
 });

@@ -20,6 +20,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/kit': 'observer',
   '/plans/[planId]': 'observer',
   '/plans/[planId]/today': 'observer',
+  '/plans/[planId]/plans': 'observer',
   '/plans/[planId]/people': 'editor',
   '/plans/[planId]/devices': 'member',
   '/plans/[planId]/devices/[unitId]': 'member',
@@ -60,6 +61,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /links/[token]': 'all',
   'POST /enrol/[token]': 'all',
   'GET /events': 'observer',
+  'POST /areas': 'observer',
   'PUT /session/workspace': 'observer',
   'PUT /account/password': 'observer',
   'POST /account/second-factor': 'observer',
@@ -240,7 +242,9 @@ test('what is of one workspace is nowhere in another, whatever one is there', as
   const { request } = context;
   const ids = await realIds(request);
   const stranger = await invited('coordinator', request, baseURL);
-  expect((await stranger.post('/api/workspaces', { data: { name: 'Outer Skerries' } })).status()).toBe(201);
+  expect(
+    (await stranger.post('/api/workspaces', { data: { name: 'Outer Skerries', country: 'US' } })).status(),
+  ).toBe(201);
   for (const [route, needed] of Object.entries(PAGES)) {
     if (!OWNED.test(route) || needed === 'all') continue;
     expect((await stranger.get(fill(route, ids))).status(), route).toBe(404);

@@ -111,3 +111,23 @@ export async function axeFindings(page: Page, rules = ALL_RULES): Promise<string
 
 export const entry = (page: Page) => page.getByRole('textbox', { name: /Entry line/ });
 export const row = (page: Page, name: string) => page.locator('li[id^="channel-"]', { hasText: name });
+
+/** Answers what My radio asks of a set that is like the guided one, as far as it asks. */
+export async function answerAll(page: Page): Promise<void> {
+  const said: Readonly<Record<string, string>> = {
+    certified: 'GMRS',
+    'inputs of repeaters': 'yes',
+    hear: 'also 136 to 174 MHz: weather, marine, county',
+    tones: 'one for each way, CTCSS and DCS',
+    power: '1 W',
+    letters: '8',
+  };
+  for (let n = 0; n < 8; n++) {
+    const heading = page.getByRole('heading', { level: 2 }).first();
+    const text = (await heading.textContent()) ?? '';
+    const [, answer] = Object.entries(said).find(([word]) => text.includes(word)) ?? [];
+    if (!answer) break;
+    await page.getByRole('button', { name: answer, exact: true }).click();
+    await expect(heading).not.toHaveText(text);
+  }
+}

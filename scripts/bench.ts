@@ -142,7 +142,7 @@ compare(
   { name: 'schema', run: () => demo.channels.map((c) => ChannelSchema.parse(c)) },
 );
 
-const kinds = numberingKinds(fleet, descriptions, NO_GROUNDS);
+const kinds = numberingKinds(fleet, descriptions, NO_GROUNDS, {});
 const none = { last: {}, pins: {} };
 const numbering = numberFleet(plan, kinds, none);
 if (numbering.bound !== numbering.total) throw new Error('the numbering is not proven');

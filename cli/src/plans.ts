@@ -72,7 +72,7 @@ export function number(path: string, words: readonly string[]): Outcome {
     };
     return { ok: false, json: { ok: false, file: values.fleet, findings: [finding] } };
   }
-  const kinds = numberingKinds(fleet.value, devices.value, NO_GROUNDS);
+  const kinds = numberingKinds(fleet.value, devices.value, NO_GROUNDS, plan.value);
   const { channels, total, bound, firstFit, findings } = numberFleet(
     plan.value,
     kinds,
@@ -137,6 +137,7 @@ const VERDICT_WORDS = {
   listen: 'listen only',
   no: 'not possible',
   unknown: 'unknown',
+  apart: 'not carried',
 } as const;
 
 const DEMO_PLAN = fileURLToPath(new URL('../../demo/ostrel-plan.json', import.meta.url));

@@ -3,6 +3,7 @@ import {
   type AbleToSend,
   ableToSend,
   type Called,
+  type Carries,
   type Cell,
   type Fit,
   type FitDevice,
@@ -72,10 +73,11 @@ export interface Prepared {
   readonly ableToSend: readonly AbleToSend[];
 }
 
-/** What of a unit its fit depends on: the numbers its holder keeps, what is known of it, which of that may go, who sends with it, its role. */
-export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & { readonly sender?: Sender } & Partial<
-    Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names'>
-  >;
+/** What of a unit its fit depends on: the numbers its holder keeps, what is known of it, which of that may go, who sends with it, its role, which groups it carries. */
+export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & {
+  readonly sender?: Sender;
+  readonly carriesGroups?: Carries | null;
+} & Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names'>>;
 
 const NEW: Unit['holds'] = {
   what: 'factory',

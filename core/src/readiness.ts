@@ -26,6 +26,8 @@ export function sheetStops(
 /** A channel that is only listened to, whose place sends all the same when somebody talks. */
 export interface SendsInstead {
   readonly cell: Cell;
+  /** Where it would send, in hertz. */
+  readonly transmitHz: number;
   /** Another channel of the same place, on which talking is right; `null` where there is none. */
   readonly talksAs: Cell | null;
 }
@@ -81,13 +83,21 @@ function sendsInstead(cells: readonly Cell[], withoutRight: ReadonlySet<number>)
       cell.slot && (cell.verdict === 'full' || cell.verdict === 'adapted') ? [[cell.slot.number, cell]] : [],
     ),
   );
-  return cells
-    .filter(
-      ({ slot, findings }) =>
-        !(slot && withoutRight.has(slot.number)) &&
-        findings.some(({ code }) => code === 'talk-goes-out-on-output'),
-    )
-    .map((cell) => ({ cell, talksAs: (cell.slot && talks.get(cell.slot.number)) ?? null }));
+  return cells.flatMap((cell) => {
+    const out = cell.findings.find((finding) => finding.code === 'talk-goes-out-on-output');
+    if (!out || (cell.slot && withoutRight.has(cell.slot.number))) return [];
+    const talksAs = (cell.slot && talks.get(cell.slot.number)) ?? null;
+    return [{ cell, transmitHz: out.transmitHz, talksAs }];
+  });
+}
+
+/** By memory number, where the talk key of a place sends on which nobody should talk, in hertz. */
+export function talkGoesOut({ sendsInstead: all }: Readiness): ReadonlyMap<number, number> {
+  return new Map(
+    all.flatMap(({ cell: { slot }, transmitHz, talksAs }) =>
+      slot && talksAs === null ? [[slot.number, transmitHz] as const] : [],
+    ),
+  );
 }
 
 /** The places that a set shall hold, with their labels, as what it hears is tried against stations. */

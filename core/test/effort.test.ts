@@ -28,7 +28,7 @@ describe('what loading takes', () => {
     const ids = ['guided-handheld', 'guided-handheld', 'page-handheld', 'wideband-receiver', 'pocket-radio'];
     const units = ids.map((id, n) => unit(n, id));
     const numbers = numbersOf(
-      numberFleet(OSTREL, numberingKinds(units, SHIPPED, NO_GROUNDS), { last: {}, pins: {} }),
+      numberFleet(OSTREL, numberingKinds(units, SHIPPED, NO_GROUNDS, OSTREL), { last: {}, pins: {} }),
     );
     const [first, second] = Object.keys(numbers);
     if (!first || !second) throw new Error('nothing is numbered');

@@ -1,6 +1,6 @@
 import { prepare } from '@umbrex/core/flow';
 import { type Description, type Plan, slotsOf } from '@umbrex/core/model';
-import { sheetReadiness } from '@umbrex/core/readiness';
+import { sheetReadiness, talkGoesOut } from '@umbrex/core/readiness';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from './support/devices';
@@ -53,7 +53,13 @@ describe('what a sheet warns of', () => {
         expect(readiness.sendsInstead.map(({ cell }) => cell)).toEqual(
           warned.filter(({ slot }) => !named.has(slot?.number ?? -1)),
         );
-        for (const { cell, talksAs } of readiness.sendsInstead) {
+        // Where it would send is what the place does on the air, and it is said of that place alone.
+        const outs = talkGoesOut(readiness);
+        for (const { cell, talksAs, transmitHz } of readiness.sendsInstead) {
+          const number = cell.slot?.number ?? -1;
+          const { content } = prepared.fit.image.slots.get(number) ?? {};
+          if (talksAs === null && content?.kind === 'channel') expect(content.transmitHz).toBe(transmitHz);
+          expect(outs.get(number)).toBe(talksAs === null ? transmitHz : undefined);
           if (talksAs === null) continue;
           expect(talksAs.slot?.number).toBe(cell.slot?.number);
           expect(talksAs.channelId).not.toBe(cell.channelId);

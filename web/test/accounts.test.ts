@@ -337,7 +337,9 @@ describe('who is what', () => {
   });
   it('a workspace beside this one: its own plan and people, the same kinds of device; others join it by link', async () => {
     const { visitor: kari } = await invited('kari', 'coordinator');
-    expect((await kari.send('POST', '/api/workspaces', {}, { name: 'Outer Skerries' })).status).toBe(201);
+    expect(
+      (await kari.send('POST', '/api/workspaces', {}, { name: 'Outer Skerries', country: 'US' })).status,
+    ).toBe(201);
     const there = (await kari.send('GET', '/api/plans')).body;
     expect(there).toMatchObject([{ name: 'First plan' }]);
     expect(there).not.toEqual((await ines.send('GET', '/api/plans')).body);

@@ -39,14 +39,22 @@ async function everything(): Promise<Record<string, unknown[]>> {
   return all;
 }
 
+/** Takes migrations back until channels, plans and units are columns. */
+async function beforeDocuments(): Promise<void> {
+  while (await db.schema.hasColumn('channel', 'document')) await db.migrate.down();
+}
+
 describe('rows that were columns', () => {
   it('are documents, and back, without loss', async () => {
     const before = await everything();
     expect(before.channel?.length).toBeGreaterThan(10);
-    await db.migrate.down();
+    await beforeDocuments();
     expect(await db.schema.hasColumn('channel', 'receive_hz')).toBe(true);
-    await db.migrate.up();
-    expect(await everything()).toEqual(before);
+    await db.migrate.latest();
+    // What came after the time of columns had none to go to.
+    const ofThatTime = (all: unknown) =>
+      JSON.parse(JSON.stringify(all, (key, value) => (key === 'areaNames' ? undefined : value)));
+    expect(ofThatTime(await everything())).toEqual(ofThatTime(before));
   });
   it('an edit from the time of columns can be undone', async () => {
     const value = { id: randomUUID(), name: 'Old hand' };
@@ -57,12 +65,12 @@ describe('rows that were columns', () => {
       { ...demoPlan(), id: randomUUID(), name: 'By file' },
     );
     await send('POST', '/api/people', {}, { value });
-    await db.migrate.down();
+    await beforeDocuments();
     const edit = await db('edit').where({ kind: 'planDocument', aggregate_id: body.id }).first();
     await db('edit')
       .where({ id: edit.id })
       .update({ after: JSON.stringify({ name: 'By file' }) });
-    await db.migrate.up();
+    await db.migrate.latest();
     expect((await send('POST', '/api/edits/[editId]/undo', { editId: edit.id }, {})).status).toBe(200);
     expect((await send('GET', '/api/plans/[planId]', { planId: body.id })).status).toBe(404);
   });

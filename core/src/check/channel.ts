@@ -1,7 +1,14 @@
-import { SERVICES, type Service, servicesOf } from '../facts/index';
+import { hasTables, SERVICES, type Service, servicesOf } from '../facts/index';
 import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, wantedReceiveTone } from '../model/index';
-import { neverTested, type RuleContext, type RuleRow, ruleRows, touchedService } from '../rules/index';
+import {
+  neverTested,
+  type RuleContext,
+  type RuleRow,
+  ruleRows,
+  touchedService,
+  withoutTables,
+} from '../rules/index';
 import type { NextMove, PlanFinding, Repair } from './finding';
 
 /** Words by which people expect a tone to keep others out. */
@@ -40,8 +47,8 @@ const listenOnly = (channel: Channel): Repair => ({
 
 function checkFrequencies(channel: Channel, rows: readonly RuleRow[], context: RuleContext, add: Add): void {
   if (channel.transmitHz === null || rows.length > 0) return;
-  if (context.country === 'other') {
-    add('ask', { code: 'country-not-covered', severity: 'warning' });
+  if (!hasTables(context.country)) {
+    add('ask', withoutTables(context.country));
     return;
   }
   const closed = closedService(channel, context);

@@ -3,6 +3,18 @@ import { SERVICES, type Service, type ServiceChannel, type ServiceId, servicesOf
 /** A country, or a region of one set of rules, that has tables here. */
 export type CountryId = Service['country'];
 
+/**
+ * Whose rules a plan follows: `unknown` while nobody has said; `EU` stands for the European recommendations, `other` for everywhere else,
+ * of which there are no tables here.
+ */
+export const COUNTRIES = ['unknown', 'US', 'AU', 'EU', 'other'] as const;
+export type PlanCountry = (typeof COUNTRIES)[number];
+
+/** Whether there are tables of a country; where there are none rules answer unknown, and nothing is usual. */
+export function hasTables(country: string): country is CountryId {
+  return Object.hasOwn(COUNTRY, country);
+}
+
 /** What is usual where, as far as people write it down by habit. Whose rules apply stands in the service tables. */
 export interface Country {
   readonly title: string;
@@ -21,15 +33,16 @@ export const COUNTRY: Readonly<Record<CountryId, Country>> = {
   EU: { title: 'European recommendations', home: 'pmr446', beside: null, slipHz: 6_250 },
 };
 
-/** What a bare channel number means in a country. */
-export function homeOf(country: CountryId): Service {
-  return SERVICES[COUNTRY[country].home];
+/** What a bare channel number means in a country; nothing where there are no tables of it. */
+export function homeOf(country: PlanCountry): Service | undefined {
+  return hasTables(country) ? SERVICES[COUNTRY[country].home] : undefined;
 }
 
 /** Whether a frequency (hertz) lies among the channels of a country's home service, where nothing else is. */
-export function isAmongHome(country: CountryId, hz: number): boolean {
-  const { slipHz } = COUNTRY[country];
-  return frequenciesOf(homeOf(country)).some((channelHz) => Math.abs(channelHz - hz) <= slipHz);
+export function isAmongHome(country: PlanCountry, hz: number): boolean {
+  if (!hasTables(country)) return false;
+  const { slipHz, home } = COUNTRY[country];
+  return frequenciesOf(SERVICES[home]).some((channelHz) => Math.abs(channelHz - hz) <= slipHz);
 }
 
 /** The frequency of a service that is nearest to another one, in hertz; of those that sets hear. */
@@ -54,8 +67,10 @@ const shiftOf = ({ receiveHz, transmitHz }: ServiceChannel) =>
  */
 export function usualShiftHz(service: Service, receiveHz: number): number {
   const pairs = service.channels.filter(({ pair }) => pair);
-  const own = pairs.find((row) => row.receiveHz === receiveHz) ?? pairs[0];
-  if (own) return shiftOf(own);
+  const there = pairs.filter((row) => row.receiveHz === receiveHz);
+  const shifts = new Set((there.length > 0 ? there : pairs).map(shiftOf));
+  // Where a service shifts in several ways none of them is usual.
+  if (pairs.length > 0) return shifts.size === 1 ? ([...shifts][0] ?? 0) : 0;
   const band = service.bands.find(({ fromHz, toHz }) => receiveHz >= fromHz && receiveHz <= toHz);
   return band?.usualOffsetHz ?? 0;
 }

@@ -55,9 +55,6 @@ export const PERSON_FIELDS = {
 /** The fields of a team or role. */
 export const TEAM_FIELDS = {
   name: field('name', line, false, { synonyms: ['team', 'role'] }),
-  groupIds: field('groups', several(named('group', 'a group of the plan')), false, {
-    synonyms: ['group', 'needs'],
-  }),
   note: field('note', words, false, { synonyms: ['notes', 'remark', 'comment'] }),
 } satisfies Fields<Team>;
 

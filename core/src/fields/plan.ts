@@ -1,11 +1,12 @@
 import { SERVICE_IDS } from '../facts/index';
 import { COUNTRIES, type PlanHead, PlanHeadSchema } from '../model/index';
 import { type Fields, field, type Names } from './field';
-import { choice, line, parts, several } from './forms';
+import { choice, line, parts, several, yesNo } from './forms';
 
-const { groups, licensed, numbering, alerts, fleet, setup, roleSetup, naming } = PlanHeadSchema.shape;
+const { groups, licensed, numbering, alerts, fleet, setup, roleSetup, naming, carried, areaNames } =
+  PlanHeadSchema.shape;
 const nameOf = (id: string, names: Names) =>
-  (['channel', 'team', 'kind', 'group'] as const)
+  (['channel', 'team', 'kind', 'group', 'unit'] as const)
     .flatMap((kind) => names[kind] ?? [])
     .find((one) => one.id === id)?.name ?? id;
 const settings = (of: Readonly<Record<string, Readonly<Record<string, number>>>>, names: Names) =>
@@ -18,7 +19,7 @@ const settings = (of: Readonly<Record<string, Readonly<Record<string, number>>>>
     )
     .join('; ');
 
-/** A plan without its channels. Everything of it but its name is in what sheets depend on. */
+/** A plan without its channels. Everything of it but its name, and whether it is put away, is in what sheets depend on. */
 export const PLAN_FIELDS = {
   name: field('name', line, false, { synonyms: ['plan'] }),
   country: field('country', choice(COUNTRIES, 'other'), true),
@@ -67,6 +68,18 @@ export const PLAN_FIELDS = {
     ),
     true,
   ),
+  areaNames: field(
+    'names of areas',
+    parts(
+      areaNames.unwrap(),
+      (of) =>
+        Object.entries(of)
+          .map(([code, name]) => `${code} ${name}`)
+          .join('; ') || 'none',
+      {},
+    ),
+    true,
+  ),
   fleet: field(
     'status texts and calls',
     parts(
@@ -104,6 +117,24 @@ export const PLAN_FIELDS = {
     ),
     true,
   ),
+  carried: field(
+    'groups that sets carry',
+    parts(
+      carried.unwrap(),
+      ({ kinds, teams, units }, names) =>
+        [kinds, teams, units]
+          .flatMap(Object.entries<string[]>)
+          .map(
+            ([id, groupIds]) => `${nameOf(id, names)}: ${groupIds.map((g) => nameOf(g, names)).join(', ')}`,
+          )
+          .join('; ') || 'all',
+      { kinds: {}, teams: {}, units: {} },
+    ),
+    true,
+    // Which team or set it is about is for members.
+    { hidden: ({ carried: { kinds } }) => ({ kinds, teams: {}, units: {} }) },
+  ),
   withoutRight: field('channels without a right to send', choice(['leave-out', 'warn'], 'leave-out'), true),
   spares: field('sets of nobody', choice(['licensed', 'listen-only'], 'licensed'), true),
+  archived: field('put away', yesNo(false), false),
 } satisfies Fields<PlanHead>;

@@ -67,6 +67,9 @@ export type FitFinding =
   /** Part of the signal would be beyond the edge of where voices are allowed. */
   | { readonly code: 'band-edge' }
   | { readonly code: 'country-not-covered' }
+  | { readonly code: 'not-on-a-licence'; readonly source: string }
+  /** Nobody has said whose rules the plan follows. */
+  | { readonly code: 'country-unknown' }
   | { readonly code: 'not-a-service-channel'; readonly service: string }
   | { readonly code: 'power-too-high'; readonly limitW: number; readonly lowestW: number }
   | { readonly code: 'power-lowered'; readonly limitW: number; readonly usedW: number }
@@ -88,6 +91,8 @@ export type FitFinding =
   | { readonly code: 'slot-taken'; readonly by: string; readonly number: number }
   | { readonly code: 'slot-shared'; readonly with: string; readonly number: number }
   | { readonly code: 'locked-from-keypad'; readonly number: number; readonly label: string }
+  /** The set does not carry the channel's group: so it is said of it, of the team it is set up for, or of its kind. */
+  | { readonly code: 'not-carried'; readonly by: 'unit' | 'team' | 'kind' }
   | { readonly code: 'name-shortened'; readonly from: string; readonly to: string }
   | { readonly code: 'no-names' }
   | { readonly code: 'names-unknown' }

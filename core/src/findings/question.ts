@@ -51,6 +51,7 @@ export type QuestionCode =
   | 'nobody-transmits'
   | 'listen-unless-licensed'
   | 'service-elsewhere'
+  | 'channel-of-what'
   | 'usual-offset'
   | 'word-contradicts'
   | 'offset-unusual'

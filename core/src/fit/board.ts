@@ -36,7 +36,7 @@ export function fitBoard(
   grounds: Grounds | typeof NO_GROUNDS,
   numbers: Numbers = {},
 ): Board {
-  return boardOf(plan, unitKinds(units, descriptions, grounds), ({ device }) =>
+  return boardOf(plan, unitKinds(units, descriptions, grounds, plan), ({ device }) =>
     fitPlan(plan, device, numbers),
   );
 }
@@ -125,8 +125,13 @@ function togetherWhereAlike(kinds: readonly BoardKind[], fleet: readonly UnitKin
 function toldApart(kinds: readonly BoardKind[]): BoardKind[] {
   const sends = ({ cells }: BoardKind) =>
     cells.filter(({ verdict }) => verdict === 'full' || verdict === 'adapted').length;
+  // What a set leaves to others is in its title already.
+  const carries = ({ cells }: BoardKind) =>
+    cells.flatMap(({ channelId, verdict }) => (verdict === 'apart' ? [channelId] : [])).join();
   return kinds.map((kind) => {
-    const alike = kinds.filter(({ descriptionId }) => descriptionId === kind.descriptionId);
+    const alike = kinds.filter(
+      (other) => other.descriptionId === kind.descriptionId && carries(other) === carries(kind),
+    );
     if (new Set(alike.map(sends)).size === 1) return kind;
     const most = sends(kind);
     return { ...kind, title: `${kind.title}, ${most === 0 ? 'listens only' : `sends on ${most}`}` };

@@ -15,6 +15,7 @@ import {
   writtenLists,
 } from '../model/index';
 import { ANYBODY, type Sender } from '../rules/index';
+import type { Carries } from './carried';
 import { isMeantFor } from './meant';
 
 /** A description made ready for many look-ups: slots, lists written out, fields by what they hold, factory memory. */
@@ -43,12 +44,15 @@ export interface FitDevice {
   readonly roleId: string | null;
   /** Who sends with it, and on which day. */
   readonly sender: Sender;
-  /** Channel names as this device shortens them, as far as they were asked for. */
-  readonly shortNames: Map<string, string>;
+  /** The groups of the plan that it carries, `null` for all. */
+  readonly carriesGroups: Carries | null;
 }
 
-/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, its role, who sends with it. */
-export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>> & { readonly sender?: Sender };
+/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, its role, who sends with it, which groups it carries. */
+export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>> & {
+  readonly sender?: Sender;
+  readonly carriesGroups?: Carries | null;
+};
 
 /**
  * Prepares a description for the fit; the present memory is the factory's unless another is given, and a kind by itself is nobody's.
@@ -56,7 +60,7 @@ export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>> & { r
 export function fitDevice(
   description: Description,
   present: Memory = factoryMemory(description),
-  { keeps = [], carries = null, roleId = null, sender = ANYBODY }: UnitPart = {},
+  { keeps = [], carries = null, roleId = null, sender = ANYBODY, carriesGroups = null }: UnitPart = {},
 ): FitDevice {
   const kept = new Set(keeps);
   const slots = slotsOf(description).filter((slot) => !kept.has(slot.number));
@@ -96,7 +100,7 @@ export function fitDevice(
     carries,
     roleId,
     sender,
-    shortNames: new Map(),
+    carriesGroups,
   };
 }
 

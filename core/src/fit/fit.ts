@@ -1,10 +1,11 @@
 import type { Finding } from '../findings/index';
 import { type Channel, type Numbers, type Plan, type Slot, sameContent } from '../model/index';
 import { fitAlerts } from './alerts';
+import { doesCarry } from './carried';
 import type { FitDevice } from './device';
 import type { Cell, Fit, PlacedSlot } from './image';
 import { type Judgement, judge } from './judge';
-import { nameOn, spellable, uniqueName } from './names';
+import { type ChosenName, namesTogether, spellable } from './names';
 import type { Placement } from './place';
 import type { FitPolicy, Verdict } from './policy';
 import { silenced } from './right';
@@ -15,14 +16,14 @@ import { isThere, zoneNames } from './zones';
 /** What of a plan its fit depends on. */
 export type FitPlan = ScanPlan &
   FitPolicy &
-  Partial<Pick<Plan, 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming'>>;
+  Partial<Pick<Plan, 'carried' | 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming'>>;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
  * A channel that has a factory place stays there; where the plan has one number for the fleet, a channel that can sit where that is read
  * does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed
  * slot that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder filled.
- * Two channels that come to the very same contents share a slot.
+ * Two channels that come to the very same contents share a slot. Channels of groups that the set does not carry have no part in it.
  * @param numbers the number of each channel across the fleet; none where nobody decided them
  * @param judgeOne how each channel is judged, where something of it is known from before
  */
@@ -32,9 +33,33 @@ export function fitPlan(
   numbers: Numbers = {},
   judgeOne: (channel: Channel) => Judgement = (channel) => judge(device, channel, plan),
 ): Fit {
+  const names = namesOn(plan.channels, device);
+  const { carriesGroups } = device;
+  const channels = plan.channels.filter(({ groupId }) => doesCarry(carriesGroups, groupId));
+  if (!carriesGroups || channels.length === plan.channels.length)
+    return fitCarried(plan, device, numbers, judgeOne, names);
+  const fit = fitCarried({ ...plan, channels }, device, numbers, judgeOne, names);
+  const cells = new Map(fit.cells.map((cell) => [cell.channelId, cell]));
+  const apart = (channelId: string): Cell => ({
+    channelId,
+    verdict: 'apart',
+    slot: null,
+    name: null,
+    findings: [{ code: 'not-carried', severity: 'note', by: carriesGroups.by }],
+  });
+  return { ...fit, cells: plan.channels.map(({ id }) => cells.get(id) ?? apart(id)) };
+}
+
+/** The fit of the channels that a set carries. */
+function fitCarried(
+  plan: FitPlan,
+  device: FitDevice,
+  numbers: Numbers,
+  judgeOne: (channel: Channel) => Judgement,
+  names: Names,
+): Fit {
   const judged = plan.channels.map(judgeOne);
   const used = new Map<number, PlacedSlot>();
-  const names = new Set<string>();
   const cells = new Map<string, Cell>();
   const room = roomIn(judged, device, plan.channels);
   for (const judgement of room.turns) {
@@ -117,7 +142,7 @@ function settle(
   device: FitDevice,
   judgement: Judgement,
   used: Map<number, PlacedSlot>,
-  names: Set<string>,
+  names: Names,
   channels: readonly Channel[],
   numbers: Numbers,
   { blocks, zoneOf, holds }: Room,
@@ -194,11 +219,10 @@ function take(
   judgement: Judgement,
   placement: Placement,
   used: Map<number, PlacedSlot>,
-  names: Set<string>,
+  names: Names,
 ): Cell {
   const { channel } = judgement;
   const naming = nameIn(device, channel, placement, names);
-  if (naming.stored !== undefined) names.add(naming.stored);
   const nameField = device.field.name;
   const stores = nameField !== undefined && naming.stored !== undefined;
   used.set(placement.slot.number, {
@@ -265,33 +289,46 @@ export function isAdapted(findings: readonly Finding[]): boolean {
   return findings.some(({ code }) => ADAPTS.has(code));
 }
 
+/** The names of the plan's channels on a set; or that it has none, or nobody knows. */
+type Names = ReadonlyMap<string, ChosenName> | 'none' | 'unknown';
+
+function namesOn(channels: readonly Channel[], device: FitDevice): Names {
+  const rule = spellable(device.description);
+  return typeof rule === 'object' ? namesTogether(channels, rule, namesGiven(channels, device)) : rule;
+}
+
+/** What the channels are called on a set now, as far as what it holds is known. */
+function namesGiven(channels: readonly Channel[], { holding }: FitDevice): Map<string, string> {
+  const pairs = new Map<string, string>();
+  for (const content of holding.values())
+    if (content.kind === 'channel' && content.name?.trim())
+      pairs.set(`${content.receiveHz} ${content.transmitHz}`, content.name.trim());
+  return new Map(
+    channels.flatMap(({ id, receiveHz, transmitHz }) => {
+      const name = pairs.get(`${receiveHz} ${transmitHz}`);
+      return name === undefined ? [] : [[id, name] as const];
+    }),
+  );
+}
+
 function nameIn(
   device: FitDevice,
   channel: Channel,
   placement: Placement,
-  names: ReadonlySet<string>,
+  names: Names,
 ): { stored?: string; findings: readonly Finding[] } {
-  const rule = spellable(device.description);
   const field = device.field.name;
-  if (rule === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
-  if (rule === 'none' || !field || !placement.slot.settable.includes(field.id))
+  if (names === 'unknown') return { findings: [{ code: 'names-unknown', severity: 'note' }] };
+  const chosen = names === 'none' ? undefined : names.get(channel.id);
+  if (!chosen || !field || !placement.slot.settable.includes(field.id))
     return { findings: [{ code: 'no-names', severity: 'note' }] };
-  const key = [channel.name, ...channel.shortNames].join('\n');
-  let short = device.shortNames.get(key);
-  if (short === undefined) {
-    short = nameOn(channel, rule.length, rule.characters);
-    device.shortNames.set(key, short);
-  }
-  const stored = uniqueName(short, rule.length, names, rule.characters);
-  const isTwice = names.has(stored);
-  const same = stored.toLowerCase() === channel.name.toLowerCase();
+  const { text, isTwice } = chosen;
+  const same = text.toLowerCase() === channel.name.toLowerCase();
   return {
-    stored,
+    stored: text,
     findings: [
-      ...(same
-        ? []
-        : [{ code: 'name-shortened', severity: 'note', from: channel.name, to: stored } as const]),
-      ...(isTwice ? [{ code: 'name-twice', severity: 'note', name: stored } as const] : []),
+      ...(same ? [] : [{ code: 'name-shortened', severity: 'note', from: channel.name, to: text } as const]),
+      ...(isTwice ? [{ code: 'name-twice', severity: 'note', name: text } as const] : []),
     ],
   };
 }

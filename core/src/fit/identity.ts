@@ -3,7 +3,8 @@ import { valuesOnceUsed } from '../memory/index';
 import type { Description, Fleet, Region, Slot, Unit } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './image';
-import { shortenName, spellable } from './names';
+import { spellable } from './names';
+import { shortenName } from './shortForms';
 
 /** A set as others call it: by its nickname, under its fleet ID. */
 export type Called = Pick<Unit, 'nickname' | 'fleetId'>;

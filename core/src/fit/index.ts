@@ -1,5 +1,6 @@
 export * from './assignment';
 export * from './board';
+export * from './carried';
 export * from './device';
 export * from './fit';
 export * from './identity';
@@ -13,4 +14,5 @@ export * from './pickedTone';
 export type { Verdict } from './policy';
 export * from './refit';
 export * from './right';
+export * from './shortForms';
 export * from './together';

@@ -1,9 +1,10 @@
 import { heldMemory } from '../memory/index';
-import { type Description, holdsOnePair, type Unit } from '../model/index';
+import { type Description, holdsOnePair, type Plan, type Unit } from '../model/index';
 import { type Grounds, type NO_GROUNDS, senderOf } from '../rules/index';
+import { type Carries, carriedBy } from './carried';
 import { type FitDevice, fitDevice } from './device';
 
-/** Devices that fit alike: of one kind, with the same numbers kept back, the same licences and, where they were read, the same contents. */
+/** Devices that fit alike: of one kind, with the same numbers kept back, the same licences, the same groups and, where they were read, the same contents. */
 export interface UnitKind {
   /** Tells it from the others of a fleet. */
   readonly key: string;
@@ -23,11 +24,15 @@ export interface UnitKind {
 const titleOf = (own: number): string =>
   own === 0 ? 'as loaded' : `${own} ${own === 1 ? 'place' : 'places'} of its own`;
 
+const groupsTitle = ({ groupIds: { length } }: Carries): string =>
+  `${length} ${length === 1 ? 'group' : 'groups'}`;
+
 /** Sorts a fleet into kinds that fit alike, in the order in which they come. @throws RangeError for a unit without its description */
 export function unitKinds(
   units: readonly Unit[],
   descriptions: readonly Description[],
   grounds: Grounds | typeof NO_GROUNDS,
+  plan: Partial<Pick<Plan, 'carried'>>,
 ): UnitKind[] {
   const byId = new Map(descriptions.map((description) => [description.id, description]));
   const kinds = new Map<string, UnitKind & { units: Unit[] }>();
@@ -40,7 +45,15 @@ export function unitKinds(
     const carries = holdsOnePair(description) ? unit.carries : null;
     const { names } = unit;
     const sender = senderOf(grounds, unit);
-    const own = [keeps, isRead && [rest, places, settings, wrote], carries, names, sender.each];
+    const carriesGroups = carriedBy(plan, unit);
+    const own = [
+      keeps,
+      isRead && [rest, places, settings, wrote],
+      carries,
+      names,
+      sender.each,
+      carriesGroups,
+    ];
     const alike = JSON.stringify([description.id, own]);
     const kind = kinds.get(alike);
     if (kind) {
@@ -54,6 +67,7 @@ export function unitKinds(
       carries !== null && `carries ${carries}`,
       names !== 'plan' && `names ${names}`,
       sender.each !== null && `sent with as ${unit.id}`,
+      carriesGroups && carriesGroups.by !== 'kind' && `carries the groups of ${unit.id}`,
     ];
     const ownPlaces = places.filter(
       ({ number, values }) => values !== null && wrote[number] === undefined,
@@ -62,6 +76,7 @@ export function unitKinds(
       description.title,
       keeps.length > 0 && `${keeps.length} kept`,
       isRead && titleOf(ownPlaces),
+      carriesGroups && carriesGroups.by !== 'kind' && groupsTitle(carriesGroups),
     ];
     kinds.set(alike, {
       key: key.filter(Boolean).join(' '),
@@ -69,7 +84,12 @@ export function unitKinds(
       keeps,
       hasOwn: ownPlaces > 0,
       title: title.filter(Boolean).join(', '),
-      device: fitDevice(description, heldMemory(description, unit.holds).memory, { keeps, carries, sender }),
+      device: fitDevice(description, heldMemory(description, unit.holds).memory, {
+        keeps,
+        carries,
+        sender,
+        carriesGroups,
+      }),
       names,
       units: [unit],
     });

@@ -162,8 +162,9 @@ export function numberingKinds(
   units: readonly Unit[],
   descriptions: readonly Description[],
   grounds: Grounds | typeof NO_GROUNDS,
+  plan: Partial<Pick<Plan, 'carried'>>,
 ): NumberingKind[] {
-  const kinds = unitKinds(units, descriptions, grounds).filter(
+  const kinds = unitKinds(units, descriptions, grounds, plan).filter(
     ({ description }) => !holdsOnePair(description),
   );
   return kinds.map(({ key, device, units: of }) => ({

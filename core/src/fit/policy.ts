@@ -1,8 +1,8 @@
 import type { Plan } from '../model/index';
 import type { RuleContext } from '../rules/index';
 
-/** How a fit can end for one channel on one device. */
-export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown';
+/** How a fit can end for one channel on one device; `apart` where the device does not carry the channel's group. */
+export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown' | 'apart';
 
 /** What of a plan the fit of one channel depends on, beside the channel itself. */
 export type FitPolicy = Pick<Plan, 'receivePolicy' | 'withoutRight'> & RuleContext;

@@ -28,9 +28,9 @@ export class BoardFitter {
     numbers: Numbers = {},
   ): Board {
     this.fresh = 0;
-    const fleetText = JSON.stringify([units, descriptions, grounds]);
+    const fleetText = JSON.stringify([units, descriptions, grounds, plan.carried]);
     if (fleetText !== this.fleetText) {
-      this.fleet = unitKinds(units, descriptions, grounds);
+      this.fleet = unitKinds(units, descriptions, grounds, plan);
       this.fleetText = fleetText;
       this.judged.clear();
     }

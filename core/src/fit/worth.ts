@@ -1,4 +1,5 @@
 import type { Channel, Native, Plan, Slot } from '../model/index';
+import { doesCarry } from './carried';
 import type { FitDevice } from './device';
 import { type Judgement, judge } from './judge';
 import type { Placement } from './place';
@@ -47,9 +48,13 @@ export function easeOf(number: number): number {
  * number, and no other number has a say in it.
  */
 export function reachOf(device: FitDevice, plan: Pick<Plan, 'channels'> & FitPolicy): Reached[] {
-  const judged = plan.channels.map((channel) => judge(device, channel, plan));
-  const room = roomIn(judged, device, plan.channels);
-  return judged.map((judgement) => {
+  const isCarried = ({ groupId }: Channel) => doesCarry(device.carriesGroups, groupId);
+  const carried = plan.channels.filter(isCarried);
+  const judged = new Map(carried.map((channel) => [channel.id, judge(device, channel, plan)]));
+  const room = roomIn([...judged.values()], device, carried);
+  return plan.channels.map(({ id }) => {
+    const judgement = judged.get(id);
+    if (!judgement) return { holds: false, home: null, found: new Map() };
     const home = room.homeOf.get(judgement.channel.id) ?? null;
     return {
       holds: room.holds.has(judgement.channel.id),

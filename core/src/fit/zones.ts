@@ -3,8 +3,9 @@ import { awaitedTone, type Channel, isOnAir, type Plan, type Region, type Slot }
 import type { FitDevice } from './device';
 import type { WantedSlot } from './image';
 import type { Judgement } from './judge';
-import { shortenName, spellable } from './names';
+import { spellable } from './names';
 import { isReceiveOnly } from './place';
+import { shortenName } from './shortForms';
 
 /** Whether people come to the places of a region by a zone and a place in it: then a group belongs in one zone. */
 function isZoned({ banks, label, content, towers }: Region): boolean {

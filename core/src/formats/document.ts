@@ -65,8 +65,42 @@ export function shapeFindings(error: z.ZodError): Finding[] {
     code: 'document-shape',
     severity: 'error',
     path: issue.path.map((part) => `/${String(part).replace(/~/g, '~0').replace(/\//g, '~1')}`).join(''),
-    detail: issue.message,
+    detail: saidPlainly(issue),
   }));
+}
+
+const unitOf = (origin: string, n: number) =>
+  origin === 'string'
+    ? n === 1
+      ? ' letter'
+      : ' letters'
+    : origin === 'array'
+      ? n === 1
+        ? ' entry'
+        : ' entries'
+      : '';
+
+/** A schema's complaint in words that follow a place: `is missing`, `is too long or too large`. What a schema of ours says by itself stays. */
+function saidPlainly(issue: z.core.$ZodIssue): string {
+  const listed = (all: readonly unknown[]) => all.map(String).join(', ');
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.message.endsWith('received undefined') ? 'is missing' : `is no ${issue.expected}`;
+    case 'too_small':
+      return `is too short or too small; at least ${issue.minimum}${unitOf(issue.origin, Number(issue.minimum))}`;
+    case 'too_big':
+      return `is too long or too large; at most ${issue.maximum}${unitOf(issue.origin, Number(issue.maximum))}`;
+    case 'invalid_value':
+      return `is none of ${listed(issue.values)}`;
+    case 'unrecognized_keys':
+      return `has what is not known here: ${listed(issue.keys)}`;
+    case 'invalid_format':
+      return issue.message.startsWith('Invalid') ? 'is not written as it should be' : issue.message;
+    case 'invalid_union':
+      return 'is nothing of what may stand there';
+    default:
+      return issue.message.startsWith('Invalid') ? 'is not as it should be' : issue.message;
+  }
 }
 
 /** What a schema cannot see: ids used twice, channels in a group that is not there. */

@@ -4,7 +4,11 @@ import type { Plan } from '../model/index';
 export function withFreshIds(plan: Plan, newId: () => string): Plan {
   const groups = new Map(plan.groups.map((group) => [group.id, newId()]));
   const ids = new Map(plan.channels.map((channel) => [channel.id, newId()]));
-  const { numbering } = plan;
+  const { numbering, carried } = plan;
+  const fresh = (of: Readonly<Record<string, readonly string[]>>) =>
+    Object.fromEntries(
+      Object.entries(of).map(([id, groupIds]) => [id, groupIds.map((group) => groups.get(group) ?? group)]),
+    );
   return {
     ...plan,
     numbering: numbering && {
@@ -16,6 +20,7 @@ export function withFreshIds(plan: Plan, newId: () => string): Plan {
       ),
       pins: numbering.pins.flatMap((id) => ids.get(id) ?? []),
     },
+    carried: { kinds: fresh(carried.kinds), teams: fresh(carried.teams), units: fresh(carried.units) },
     id: newId(),
     groups: plan.groups.map((group) => ({ ...group, id: groups.get(group.id) ?? group.id })),
     channels: plan.channels.map((channel) => ({

@@ -1,4 +1,10 @@
-import { type CountryId, isGuarded, type Service, type ServiceChannel, type ServiceId } from '../facts/index';
+import {
+  isGuarded,
+  type PlanCountry,
+  type Service,
+  type ServiceChannel,
+  type ServiceId,
+} from '../facts/index';
 import type { Question } from '../findings/index';
 import type { Collected } from './collected';
 
@@ -14,7 +20,7 @@ export interface Pair {
 export interface Asked {
   readonly got: Collected;
   readonly questions: Question[];
-  readonly country: CountryId;
+  readonly country: PlanCountry;
 }
 
 /** Asks what stops a reading, with lines that would mend it. */

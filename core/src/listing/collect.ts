@@ -1,4 +1,4 @@
-import type { CountryId } from '../facts/index';
+import type { PlanCountry } from '../facts/index';
 import {
   type Collected,
   frequencyHz,
@@ -30,7 +30,7 @@ import {
 } from './words';
 
 /** Sorts the words of a line: frequencies, tones, channel numbers, what kind of channel, and the name that is left. */
-export function collect(line: string, country: CountryId): Collected {
+export function collect(line: string, country: PlanCountry): Collected {
   const tokens = tokensOf(line);
   const got: Collected = {
     line,
@@ -165,10 +165,7 @@ function takeService({ got, country, tokens }: State, { lower, start }: Token, i
   return true;
 }
 
-/**
- * Whether the directions of a line stand behind their values: the last word is one and a value stands before the first, or the first stands
- * between two frequencies.
- */
+/** Whether the directions of a line stand behind their values: the last word is one and a value stands before the first. */
 function directionsFollow(tokens: readonly Token[]): boolean {
   const isValue = (token: Token | undefined) =>
     token !== undefined && (looksLikeTone(token.text) || OFF_WORDS.has(token.lower) || isFrequency(token));
@@ -176,11 +173,21 @@ function directionsFollow(tokens: readonly Token[]): boolean {
   const last = tokens.at(-1);
   if (first <= 0 || !isValue(tokens[first - 1])) return false;
   if (last !== undefined && DIRECTION_WORDS[last.lower] !== undefined) return true;
-  return isFrequency(tokens[first - 1]) && isFrequency(tokens[first + 1]);
+  // `467.550 in 462.550 out 82.5`: the first two words stand behind two frequencies, and the line goes on.
+  return (
+    isFrequency(tokens[first - 1]) &&
+    isFrequency(tokens[first + 1]) &&
+    DIRECTION_WORDS[tokens[first + 2]?.lower ?? ''] !== undefined
+  );
+}
+
+/** Whether a word for a direction stands between two frequencies and could be of either: `451.750 in 456.750`. */
+function isBetweenTwo({ tokens, directionsFollow }: State, i: number): boolean {
+  return !directionsFollow && isFrequency(tokens[i - 1]) && isFrequency(tokens[i + 1]);
 }
 
 const isFrequency = (token: Token | undefined): boolean =>
-  token !== undefined && frequencyHz(token.text) !== undefined;
+  token !== undefined && (frequencyHz(token.text) ?? looseFrequencyHz(token.text)) !== undefined;
 
 /** Gives what a line said last a direction, where it has none yet and stands right before this word. */
 function directLast({ got, tokens }: State, i: number, direction: Direction, onlyTones = false): boolean {
@@ -314,6 +321,8 @@ function takeDirection(state: State, token: Token, i: number): boolean {
   const isHeard = token.lower === 'r' && /^\d{2,3}\.\d+$/.test(after?.text ?? '');
   const direction = isHeard ? 'hear' : DIRECTION_WORDS[token.lower];
   if (!direction) return false;
+  // Which of the two it means is asked, or the table of the pair knows.
+  if (isBetweenTwo(state, i)) return true;
   if (!state.directionsFollow && nearValue(tokens, i + 1)) {
     state.direction = direction;
     return true;

@@ -1,4 +1,4 @@
-import type { CountryId } from '../facts/index';
+import type { PlanCountry } from '../facts/index';
 import type { Question } from '../findings/index';
 import { isToneText, type ToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange } from '../units/index';
@@ -41,7 +41,7 @@ export function withText(line: string, start: number, end: number, text: string)
 /** Where the reading of a line stands. */
 export interface State {
   /** Whose services words mean first. */
-  readonly country: CountryId;
+  readonly country: PlanCountry;
   readonly got: Collected;
   readonly tokens: readonly Token[];
   readonly hasFrequency: boolean;

@@ -1,4 +1,4 @@
-import type { Service } from '../facts/index';
+import type { PlanCountry } from '../facts/index';
 import type { Question } from '../findings/index';
 import type { Channel, ChannelDraft, DirectoryEntry, ToneText } from '../model/index';
 import { mhzText } from '../units/index';
@@ -15,7 +15,7 @@ export interface EntryReading {
 
 /** What a directory’s entry is read with: whose rules, from where, what is planned. */
 export interface EntryContext {
-  readonly country: Service['country'];
+  readonly country: PlanCountry;
   readonly source: string;
   /** The day it is taken, as YYYY-MM-DD. */
   readonly taken: string;

@@ -1,4 +1,4 @@
-import { isInAirBand, type Service } from '../facts/index';
+import { isInAirBand, type PlanCountry } from '../facts/index';
 import type { Question } from '../findings/index';
 import { type ChannelDraft, cutTo, type ToneText, UNSAID } from '../model/index';
 import { inRadioRange, mhzText } from '../units/index';
@@ -22,7 +22,7 @@ const LONGEST_NAME = 40;
  * Reads one line as people write a channel, in any order: `Gannet Top 462.650 rpt in D251 out D606 open`. Input tone means
  * transmit tone. Nothing is guessed: what a line leaves open becomes a question, and what is assumed is said.
  */
-export function readLine(line: string, country: Service['country'] = 'US'): LineReading {
+export function readLine(line: string, country: PlanCountry = 'US'): LineReading {
   const one = line.replace(/[\p{Cc}]+/gu, ' ').trim();
   if (one === '') return stop({ code: 'nothing-written', blocking: true, about: '', offers: [] });
   if (one.length > LONGEST_LINE)
@@ -108,7 +108,12 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
     transmitTone = byTable;
     receiveTone = byTable;
   }
-  if (pair.transmitHz === null) transmitTone = 'off';
+  if (pair.transmitHz === null) {
+    // What opens it is kept for the day on which somebody knows where to send.
+    if (transmitTone && !['off', 'unknown', receiveTone].includes(transmitTone))
+      got.notes.push(`in ${transmitTone}`);
+    transmitTone = 'off';
+  }
   if (transmitTone === undefined && isRepeater && pair.transmitHz !== null) {
     questions.push({
       code: 'input-tone-unknown',

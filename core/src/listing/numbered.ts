@@ -1,4 +1,4 @@
-import { type CountryId, SERVICES, type Service, serviceChannel } from '../facts/index';
+import { type PlanCountry, SERVICES, type Service, serviceChannel } from '../facts/index';
 import { isToneText } from '../model/index';
 import type { State } from './collected';
 import { CHANNEL_WORDS, REPEATER_WORDS } from './words';
@@ -24,7 +24,7 @@ const SERVICES_BY_WORD: ReadonlyMap<string, readonly Service[]> = new Map(
 export const isServiceWord = (word: string): boolean => SERVICES_BY_WORD.has(word);
 
 /** The service that a word means in a country; where it has none by that word, another country's. */
-export function serviceOfWord(word: string, country: CountryId): string | undefined {
+export function serviceOfWord(word: string, country: PlanCountry): string | undefined {
   const named = SERVICES_BY_WORD.get(word) ?? [];
   return (named.find((service) => service.country === country) ?? named[0])?.id;
 }
@@ -39,6 +39,8 @@ const PLAIN_SERVICES: ReadonlySet<string> = new Set([
   'uhf-cb-au',
   'cb-us',
   'marine',
+  'marine-eu',
+  'rail-us',
 ]);
 
 /** Whether a service has a frequency (hertz), so that its word behind it says no more than that. */

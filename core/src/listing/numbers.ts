@@ -114,7 +114,9 @@ const frequency: Reader = (figure) => {
     ask('frequency-unreadable', [mhzText(hz)]);
     return used;
   }
-  const loose = state.isLoose && !pending ? looseFrequencyHz(token.text) : undefined;
+  // Behind a word for a direction it may be a tone, unless no tone is written so.
+  const mayBeTone = pending && (state.kind !== undefined || !/\.\d[1-9]$/.test(token.text));
+  const loose = state.isLoose && !mayBeTone ? looseFrequencyHz(token.text) : undefined;
   if (loose !== undefined && unit !== 'khz' && unit !== 'hz') return take(figure, loose);
   if (!pending && !state.hasFrequency && !state.got.channel && /^\d{1,2}\.\d{3,}$/.test(token.text))
     if (Number(token.text) < 25 && unit !== 'khz') {

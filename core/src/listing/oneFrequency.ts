@@ -1,6 +1,7 @@
 import {
   COUNTRY,
   channelOn,
+  hasTables,
   homeOf,
   isAmongHome,
   nearestOf,
@@ -21,14 +22,14 @@ export function fromOne(asked: Asked, written: Written): Pair | undefined {
   const { hz } = written;
   const home = homeOf(country);
   const about = got.line.slice(written.start, written.end);
-  const isDirect = channelOn(home, hz, hz) !== undefined;
-  const onInput = home.channels.find((row) => row.pair && row.transmitHz === hz);
-  if (onInput && !isDirect) return onRepeaterInput(asked, written, home);
+  const isDirect = home && channelOn(home, hz, hz) !== undefined;
+  const onInput = home?.channels.find((row) => row.pair && row.transmitHz === hz);
+  if (home && onInput && !isDirect) return onRepeaterInput(asked, written, home);
   if (isDirect) return ofHome(asked, home, hz, about);
   const before = asked.questions.length;
   const elsewhere = ofOthers(asked, hz, about);
   if (elsewhere || asked.questions.slice(before).some(({ blocking }) => blocking)) return elsewhere;
-  if (isAmongHome(country, hz)) {
+  if (home && isAmongHome(country, hz)) {
     const near = mhzText(nearestOf(home, hz));
     return stop(asked, 'frequency-off-channel', about, [
       [near, withText(got.line, written.start, written.end, near)],
@@ -58,7 +59,7 @@ function onRepeaterInput(
 /** A channel of the home service: direct, or through a repeater whose output it is. */
 function ofHome(asked: Asked, home: Service, hz: number, about: string): Pair | undefined {
   const { got, country } = asked;
-  const { beside } = COUNTRY[country];
+  const beside = hasTables(country) ? COUNTRY[country].beside : null;
   const service = beside !== null && got.serviceWord === beside ? beside : (home.id as ServiceId);
   const isHome = service === home.id;
   const pair = home.channels.find((row) => row.pair && row.receiveHz === hz);
@@ -127,6 +128,13 @@ function inBand(asked: Asked, service: Service, hz: number, about: string): Pair
   const usualHz = usualShiftHz(service, hz);
   const size = Math.abs(usualHz) || service.usualShiftHz;
   const signed = got.offsetHz === '+' ? size : got.offsetHz === '-' ? -size : got.offsetHz;
+  // A sign alone where no size is usual, or where it would lead out of the band or to where no voices are, says too little.
+  const isVoice = (sentHz: number) =>
+    service.bands.some(({ fromHz, toHz, voice }) => voice && sentHz >= fromHz && sentHz <= toHz);
+  if (typeof got.offsetHz === 'string' && (size === 0 || !isVoice(hz + Number(signed)))) {
+    questions.push({ code: 'transmit-unknown', blocking: false, about, offers: [] });
+    return { receiveHz: hz, transmitHz: null, service: id, row: undefined };
+  }
   if (signed !== undefined && isUnusual(signed, usualHz, size))
     return askUsual(asked, hz, signed, usualHz || size);
   const isThrough = hasBothDirections(got);

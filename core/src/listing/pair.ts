@@ -1,6 +1,6 @@
 import {
-  type CountryId,
   homeOf,
+  type PlanCountry,
   SERVICES,
   type Service,
   serviceChannel,
@@ -15,7 +15,7 @@ import { fromOne } from './oneFrequency';
 import { fromTwo } from './twoFrequencies';
 
 /** Works out from channel numbers and frequencies what is heard and what is sent on; asks where a line leaves it open. */
-export function choosePair(got: Collected, questions: Question[], country: CountryId): Pair | undefined {
+export function choosePair(got: Collected, questions: Question[], country: PlanCountry): Pair | undefined {
   const asked: Asked = { got, questions, country };
   if (got.channel && got.frequencies.length > 0) {
     const written = got.frequencies[0];
@@ -37,7 +37,7 @@ function isNumberOf(asked: Asked, hz: number): boolean {
       ({ receiveHz, ascending, marine }) =>
         receiveHz === hz && [ascending, marine].includes(Number(channel.number)),
     );
-  const wanted = channel.service ?? serviceWord ?? homeOf(asked.country).id;
+  const wanted = channel.service ?? serviceWord ?? homeOf(asked.country)?.id;
   const service = Object.values(SERVICES).find(({ id }) => id === wanted);
   const rows = service
     ? [serviceChannel(service, channel.number), serviceChannel(service, channel.number, true)]
@@ -78,11 +78,18 @@ function fromNumber(asked: Asked): Pair | undefined {
   if (!channel) return undefined;
   const { number, start, end } = channel;
   const about = got.line.slice(start, end);
-  if (channel.service === 'weather') return weatherNumber(asked, Number(number), about);
-  const wanted = channel.service ?? got.serviceWord ?? homeOf(country).id;
+  if (channel.service === 'weather') {
+    const row = serviceChannel('weather', number);
+    // From 8 on there is one way to count them.
+    return row && Number(number) > WEATHER_NUMBERS.length && country === 'US'
+      ? listed(asked, SERVICES.weather, row, about)
+      : weatherNumber(asked, Number(number), about);
+  }
+  const wanted = channel.service ?? got.serviceWord ?? homeOf(country)?.id;
   const service = Object.values(SERVICES).find(({ id }) => id === wanted);
   const plain = service && serviceChannel(service, number);
   const pair = service && serviceChannel(service, number, true);
+  if (wanted === undefined) return stop(asked, 'channel-of-what', about);
   if (!service) return stop(asked, 'no-such-channel', about);
   if (!plain && !pair) return noSuchChannel(asked, service, about);
   const wantsPair = got.repeater || got.offsetHz !== undefined;

@@ -1,4 +1,4 @@
-import type { Service } from '../facts/index';
+import type { PlanCountry } from '../facts/index';
 import { cutTo } from '../model/index';
 import { type Columns, columnsOf, lineOf } from './columns';
 import { type LineReading, readLine } from './line';
@@ -31,7 +31,7 @@ const DELIMITERS = ['\t', ';', '|', ','] as const;
  */
 export function readListing(
   text: string,
-  country: Service['country'] = 'US',
+  country: PlanCountry = 'US',
   cellsOf: CellsOf = (line, delimiter) => line.split(delimiter),
   mended: ReadonlyMap<string, string> = new Map(),
 ): { lines: PastedLine[]; beyond: number } {

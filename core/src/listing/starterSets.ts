@@ -29,7 +29,13 @@ const RECIPES: readonly {
   },
   { id: 'frs', title: 'FRS, all channels', from: 'frs', pick: all, tier: 'should' },
   { id: 'murs', title: 'MURS, all channels', from: 'murs', pick: all, tier: 'nice' },
-  { id: 'weather', title: 'Weather, all seven', from: 'weather', pick: all, tier: 'must' },
+  {
+    id: 'weather',
+    title: 'Weather, all seven',
+    from: 'weather',
+    pick: (row) => Number(row.number) <= 7,
+    tier: 'must',
+  },
   {
     id: 'marine-calling',
     title: 'Marine, calling and distress',
@@ -49,7 +55,50 @@ const RECIPES: readonly {
     id: 'interop',
     title: 'Interoperability, calling and tactical',
     from: 'interop',
+    pick: ({ number }) => !/^[78]/.test(number),
+    tier: 'nice',
+  },
+  {
+    id: 'interop-700-800',
+    title: 'Interoperability, 700 and 800 MHz',
+    from: 'interop',
+    pick: ({ number }) => /^[78]/.test(number),
+    tier: 'nice',
+  },
+  {
+    id: 'air-common',
+    title: 'Air, common frequencies',
+    from: 'airband',
+    pick: (row) => !row.neverTest,
+    tier: 'nice',
+  },
+  { id: 'rail', title: 'Railroad, channels 2 to 97', from: 'rail-us', pick: all, tier: 'nice' },
+  {
+    id: 'itinerant',
+    title: 'Business, itinerant and shared, to listen',
+    from: 'itinerant',
     pick: all,
+    tier: 'nice',
+  },
+  ...(['10m', '6m', '2m', '125cm', '70cm', '33cm', '23cm'] as const).map((band) => ({
+    id: `amateur-${band}`,
+    title: `${SERVICES[`amateur-${band}`].title}, calling`,
+    from: `amateur-${band}` as const,
+    pick: all,
+    tier: 'nice' as const,
+  })),
+  {
+    id: 'iaru-2m',
+    title: '2 metres, IARU Region 1, direct and calling',
+    from: 'iaru-r1-2m',
+    pick: (row) => !row.pair,
+    tier: 'should',
+  },
+  {
+    id: 'marine-eu',
+    title: 'Marine, international, all channels',
+    from: 'marine-eu',
+    pick: (row) => !row.reservedFor,
     tier: 'nice',
   },
   { id: 'pmr446', title: 'PMR446, all channels', from: 'pmr446', pick: all, tier: 'should' },
@@ -92,7 +141,7 @@ export function starterSets(country: string): StarterSet[] {
 }
 
 function draftOf(service: Service, row: ServiceChannel, tier: ChannelDraft['tier']): ChannelDraft {
-  const guarded = isGuarded(service) || row.neverTest;
+  const guarded = isGuarded(service) || row.neverTest || row.reservedFor !== undefined;
   const transmitHz = guarded ? null : row.transmitHz;
   return {
     name: row.name,

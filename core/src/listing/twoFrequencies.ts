@@ -17,11 +17,11 @@ export function fromTwo(asked: Asked, a: Written, b: Written): Pair | undefined 
   const receiveHz = hear?.hz ?? (send ? rest?.hz : undefined);
   const transmitHz = send?.hz ?? (hear ? rest?.hz : undefined);
   const fix = (text: string) => withText(got.line, Math.min(a.start, b.start), Math.max(a.end, b.end), text);
-  const row = home.channels.find(
+  const row = home?.channels.find(
     ({ pair, receiveHz: out, transmitHz: input }) =>
       pair && ((out === a.hz && input === b.hz) || (out === b.hz && input === a.hz)),
   );
-  if (row) {
+  if (home && row) {
     const fixed = `${mhzText(row.receiveHz)} rpt`;
     if (transmitHz === row.receiveHz)
       return stop(asked, 'input-output-swapped', got.line, [[fixed, fix(fixed)]]);

@@ -30,11 +30,10 @@ function coarse(degrees: number): number {
   return Number((Math.round(degrees / COARSE_DEG) * COARSE_DEG).toFixed(2));
 }
 
-/** A team or a role, and the groups of channels that it needs. */
+/** A team or a role. Which groups of channels its sets carry is said by each plan. */
 export const TeamSchema = z.strictObject({
   id: z.uuid(),
   name: LineSchema.trim().min(1).max(40),
-  groupIds: z.array(z.uuid()).max(60).default([]),
   note: LineSchema.max(120).default(''),
 });
 export type Team = z.infer<typeof TeamSchema>;

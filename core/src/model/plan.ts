@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
+import { ALERT_EVENT_CODES, COUNTRIES, SERVICE_IDS } from '../facts/index';
 import { type Channel, ChannelSchema, FrequencySchema, LineSchema } from './channel';
 import { inOrder } from './inOrder';
 import { LicensedFrequencySchema } from './licence';
@@ -31,9 +31,12 @@ export function numbersWith({ numbering }: Pick<Plan, 'numbering'>): Numbers {
 
 /** What alert radios shall do: for which areas, how far they listen, and on which transmitter. */
 export const AlertsSchema = z.strictObject({
-  /** Six digits each: part of the county (0 is all of it), state, county; 000000 is everywhere (47 CFR 11.31). The first one counts most. */
+  /**
+   * Six digits each: part of the county (0 is all of it), state, county; 000000 is everywhere (47 CFR 11.31). The first one counts most. A weather
+   * frequency is none: no state has the number 62.
+   */
   areas: z
-    .array(z.string().regex(/^\d{6}$/))
+    .array(z.string().regex(/^(?!162[45])\d{6}$/))
     .min(1)
     .max(31),
   /** Whether a set sounds for its first area alone, for all that it holds, or for everything it hears. */
@@ -79,13 +82,29 @@ const SetupSchema = z.record(
   z.record(z.string().max(41), z.number().int().min(0).max(500)),
 );
 
-/** Where rules are known; `EU` stands for the European recommendations, `other` for everywhere else. */
-export const COUNTRIES = ['US', 'AU', 'EU', 'other'] as const;
+/** In one order, each once: two ways to say the same would be two kinds of set. */
+const someGroups = z
+  .array(z.uuid())
+  .min(1)
+  .max(60)
+  .overwrite((ids) => [...new Set(ids)].sort());
+/**
+ * Which groups of channels sets carry, where it is not all: by kind of device, by the team that a set is set up for, by set. What is said
+ * of a set goes before what is said of its team, that before what is said of its kind.
+ */
+export const CarriedSchema = z.strictObject({
+  kinds: z.record(z.string().max(41), someGroups).overwrite(inOrder).default({}),
+  teams: z.record(z.uuid(), someGroups).overwrite(inOrder).default({}),
+  units: z.record(z.uuid(), someGroups).overwrite(inOrder).default({}),
+});
+export type Carried = z.infer<typeof CarriedSchema>;
+
+export { COUNTRIES } from '../facts/index';
 
 /** A plan without its channels. */
 export const PlanHeadSchema = z.strictObject({
   name: LineSchema.trim().min(1).max(60),
-  /** Whose rules apply; `EU` for the European recommendations, `other` where no tables are here: then rules answer unknown. */
+  /** Whose rules apply; without tables rules answer unknown. */
   country: z.enum(COUNTRIES),
   /** Whether sets wait for the receive tone where one is sent (closed) or hear everyone (open). */
   receivePolicy: z.enum(['open', 'closed']),
@@ -100,6 +119,11 @@ export const PlanHeadSchema = z.strictObject({
   numbering: NumberingSchema.nullable().default(null),
   /** `null` while the group sets up no alert radios. */
   alerts: AlertsSchema.nullable().default(null),
+  /** Areas that the county table does not have, by their code, under the group's own names. */
+  areaNames: z
+    .record(z.string().regex(/^\d{6}$/), LineSchema.trim().min(1).max(40))
+    .overwrite(inOrder)
+    .default({}),
   /** What fleet radios hold besides channels. */
   fleet: FleetSchema.default({ statuses: [], calls: [] }),
   /** Settings of the whole set that the group wants alike, by kind of device and setting: places in the setting's list. */
@@ -107,6 +131,7 @@ export const PlanHeadSchema = z.strictObject({
   /** The same for sets that a team or role carries, by its id: what stands here goes before what all have. */
   roleSetup: z.record(z.uuid(), SetupSchema).overwrite(inOrder).default({}),
   naming: NamingSchema.default({ all: 'now', kinds: {} }),
+  carried: CarriedSchema.default({ kinds: {}, teams: {}, units: {} }),
   /**
    * What becomes of a channel on a set whose holder has no right to send there, where the set cannot be told to listen only: left out, or
    * loaded with a warning on every page of the sheet. Distress, calling and public-safety channels are left out in any case.
@@ -114,6 +139,8 @@ export const PlanHeadSchema = z.strictObject({
   withoutRight: z.enum(['leave-out', 'warn']).default('leave-out'),
   /** What is taken of sets that nobody of the roster holds: that whoever takes one has the licences, or has none. */
   spares: z.enum(['licensed', 'listen-only']).default('licensed'),
+  /** It was put away: not offered where plans are chosen, and there all the same. */
+  archived: z.boolean().default(false),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
 

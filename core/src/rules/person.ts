@@ -21,7 +21,8 @@ export function personFinding(
   if (needed === 'none') return null;
   if (needed === 'closed') return { code: 'nobody-transmits-here', severity: 'error', source };
   const good = (licence: HeldLicence) =>
-    licence.service === service.id || (needed === 'personal' && licence.service === 'amateur');
+    licence.service === (service.licensedAs ?? service.id) ||
+    (needed === 'personal' && licence.service === 'amateur');
   const mine = licences.filter(good);
   const byHolding = mine.filter(({ holds }) => {
     switch (needed) {

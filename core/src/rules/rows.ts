@@ -1,5 +1,6 @@
 import {
   channelOn,
+  hasTables,
   type PowerBasis,
   SERVICES,
   type Service,
@@ -153,8 +154,9 @@ export function touchedService(
 ): Service | undefined {
   const mine = [receiveHz, transmitHz];
   return servicesOf(context.country, context.tables ?? Object.values(SERVICES)).find(
-    ({ licence, channels }) =>
+    ({ licence, ownOnly, channels }) =>
       licence !== 'closed' &&
+      !ownOnly &&
       channels.some((row) => mine.includes(row.receiveHz) || mine.includes(row.transmitHz)),
   );
 }
@@ -187,6 +189,8 @@ function neverTestedIn(services: readonly Service[]): ReadonlyMap<number, Servic
 export function mustStayQuiet({ receiveHz }: Pick<Channel, 'receiveHz'>, context: RuleContext): boolean {
   if (neverTested({ receiveHz }, context)) return true;
   const rows = ruleRows({ receiveHz, transmitHz: null }, context);
-  if (rows.length === 0) return context.country !== 'other';
-  return rows.some(({ service, channel }) => service.publicSafety || channel?.reservedFor !== undefined);
+  if (rows.length === 0) return hasTables(context.country);
+  return rows.some(
+    ({ service, channel }) => service.publicSafety || service.ownOnly || channel?.reservedFor !== undefined,
+  );
 }

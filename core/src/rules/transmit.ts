@@ -1,4 +1,4 @@
-import type { PowerBasis, Service } from '../facts/index';
+import { hasTables, type PowerBasis, type Service } from '../facts/index';
 import type { Finding } from '../findings/index';
 import type { Channel, Description } from '../model/index';
 import { hasEnded, personFinding } from './person';
@@ -22,6 +22,11 @@ export type TransmitRule =
 
 type Device = Pick<Description, 'certifiedFor' | 'station'> & Partial<Pick<Description, 'kind' | 'antenna'>>;
 
+/** What is said where there are no tables: that the country has none here, or that nobody has said which it is. */
+export function withoutTables(country: string): Finding {
+  return { code: country === 'unknown' ? 'country-unknown' : 'country-not-covered', severity: 'warning' };
+}
+
 /**
  * The one answer to whether somebody may send on a channel with a kind of device on a day: by the service tables of the country, what
  * the device is certified for, the licences of whoever holds it, and the word of the repeater's keeper. With several services on the same frequencies, the first that lets them transmit counts. A limit in effective radiated power is later
@@ -36,8 +41,7 @@ export function transmitRule(
 ): TransmitRule {
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
   if (channel.transmitHz === null) return listen({ code: 'listen-only-by-plan', severity: 'note' });
-  if (context.country === 'other')
-    return { may: 'unknown', finding: { code: 'country-not-covered', severity: 'warning' } };
+  if (!hasTables(context.country)) return { may: 'unknown', finding: withoutTables(context.country) };
   const rows = ruleRows(channel, context);
   if (rows.length === 0) return listen(outsideAll(channel, context));
   const answers = rows.map((row) => oneRow(row, device, context, sender, channel.mode));
@@ -60,6 +64,8 @@ function oneRow(
   const listen = (finding: Finding): TransmitRule => ({ may: 'listen', finding });
   if (service.licence === 'closed')
     return listen({ code: 'nobody-transmits-here', severity: 'error', source: service.licenceCitation });
+  if (service.ownOnly)
+    return listen({ code: 'not-on-a-licence', severity: 'warning', source: service.licenceCitation });
   if (row.channel?.reservedFor)
     return listen({
       code: 'reserved-channel',

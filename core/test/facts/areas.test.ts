@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { areasOf, searchAreas } from '@umbrex/core/areas';
+import { areasOf, readArea, searchAreas } from '@umbrex/core/areas';
 import { describe, expect, it } from 'vitest';
 
 const require = createRequire(new URL('../../../web/package.json', import.meta.url));
@@ -32,5 +32,42 @@ describe('area codes', () => {
       expect(searchAreas(AREAS, text).areas[0], text).toMatchObject({ county: 'Lake', state: 'Ohio' });
     expect(searchAreas(AREAS, 'washington', 5)).toMatchObject({ areas: { length: 5 }, total: 31 });
     expect(searchAreas(AREAS, '').total).toBe(0);
+  });
+});
+
+describe('a written area code', () => {
+  // The county beside each code: ANSI INCITS 38, typed from memory; the part by 47 CFR 11.31(c).
+  it.each([
+    ['039035', 'county', 'Cuyahoga, Ohio'],
+    ['139035', 'county', 'northwest of Cuyahoga, Ohio'],
+    ['539035', 'county', 'central of Cuyahoga, Ohio'],
+    ['939035', 'county', 'southeast of Cuyahoga, Ohio'],
+    ['006037', 'county', 'Los Angeles, California'],
+    ['017031', 'county', 'Cook, Illinois'],
+    ['011001', 'county', 'District of Columbia, District of Columbia'],
+    ['048000', 'state', 'Texas'],
+    ['000000', 'everywhere', ''],
+    ['099001', 'unknown', ''],
+    ['039999', 'unknown', ''],
+    ['162475', 'slip', 'frequency'],
+    ['162.550', 'slip', 'frequency'],
+    ['39035', 'slip', 'no-part 039035'],
+    ['99001', 'slip', 'no-part'],
+    ['003706', 'slip', 'swapped 006037'],
+    ['003106', 'slip', 'swapped 006031'],
+    ['Cook', 'slip', 'shape'],
+    ['0390355', 'slip', 'shape'],
+    ['', 'slip', 'shape'],
+  ])('%s: %s %s', (text, kind, words) => {
+    const reading = readArea(text, AREAS);
+    const said =
+      reading.kind === 'county'
+        ? `${reading.part ? `${reading.part} of ` : ''}${reading.county}, ${reading.state}`
+        : reading.kind === 'state'
+          ? reading.state
+          : reading.kind === 'slip'
+            ? [reading.of, reading.meant].filter(Boolean).join(' ')
+            : '';
+    expect([reading.kind, said]).toEqual([kind, words]);
   });
 });

@@ -221,14 +221,6 @@ describe('other services', () => {
       transmitHz: 145_000_000,
     });
   });
-  it('interoperability channels carry 156.7; the UHF ones are outputs with inputs 5 MHz up', () => {
-    for (const row of list('interop')) expect([row.tone, row.bandwidthHz]).toEqual(['156.7', 12_500]);
-    expect(serviceChannel('interop', 'UCALL40', true)).toMatchObject({
-      receiveHz: 453_212_500,
-      transmitHz: 458_212_500,
-    });
-    expect(serviceChannel('interop', 'VTAC14')?.receiveHz).toBe(159_472_500);
-  });
   it('distress and calling channels are never for tests', () => {
     const never = Object.values(SERVICES).flatMap((s) =>
       s.channels.filter((row) => row.neverTest).map((row) => row.receiveHz / 1e6),
@@ -251,5 +243,238 @@ describe('weather numbering', () => {
   it('marine order as charts print it: WX1 162.550, WX2 162.400, WX3 162.475 (from memory)', () => {
     const marine = (n: number) => WEATHER_NUMBERS.find((row) => row.marine === n)?.receiveHz;
     expect([marine(1), marine(2), marine(3)]).toEqual([162_550_000, 162_400_000, 162_475_000]);
+  });
+});
+
+/*
+ * Typed again, apart from the tables in core: from the guides and rules named in each title, in megahertz as they print them. From memory as
+ * well, but written down a second time; a slip in one of the two is found, one in the memory behind both is not.
+ */
+const row = (id: ServiceId, number: string, pair = false) => serviceChannel(id, number, pair);
+const mhzOf = (hz: number | null | undefined) => (hz === null || hz === undefined ? null : hz / 1e6);
+
+describe('interoperability, by the field operations guide', () => {
+  // biome-ignore format: as the guide lists them: name, receive, transmit, tone
+  const VHF_UHF: readonly (readonly [string, number, number, string])[] = [
+    ['VCALL10', 155.7525, 155.7525, '156.7'], ['VTAC11', 151.1375, 151.1375, '156.7'], ['VTAC12', 154.4525, 154.4525, '156.7'],
+    ['VTAC13', 158.7375, 158.7375, '156.7'], ['VTAC14', 159.4725, 159.4725, '156.7'],
+    ['VTAC33', 159.4725, 151.1375, '136.5'], ['VTAC34', 158.7375, 154.4525, '136.5'], ['VTAC35', 159.4725, 158.7375, '136.5'],
+    ['VTAC36', 151.1375, 159.4725, '136.5'], ['VTAC37', 154.4525, 158.7375, '136.5'], ['VTAC38', 158.7375, 159.4725, '136.5'],
+    ['VFIRE21', 154.28, 154.28, '156.7'], ['VFIRE22', 154.265, 154.265, '156.7'], ['VFIRE23', 154.295, 154.295, '156.7'],
+    ['VFIRE24', 154.2725, 154.2725, '156.7'], ['VFIRE25', 154.2875, 154.2875, '156.7'], ['VFIRE26', 154.3025, 154.3025, '156.7'],
+    ['VMED28', 155.34, 155.34, '156.7'], ['VMED29', 155.3475, 155.3475, '156.7'],
+    ['VLAW31', 155.475, 155.475, '156.7'], ['VLAW32', 155.4825, 155.4825, '156.7'],
+    ['UCALL40', 453.2125, 458.2125, '156.7'], ['UTAC41', 453.4625, 458.4625, '156.7'], ['UTAC42', 453.7125, 458.7125, '156.7'],
+    ['UTAC43', 453.8625, 458.8625, '156.7'], ['UCALL40D', 453.2125, 453.2125, '156.7'], ['UTAC41D', 453.4625, 453.4625, '156.7'],
+    ['UTAC42D', 453.7125, 453.7125, '156.7'], ['UTAC43D', 453.8625, 453.8625, '156.7'],
+    ['8CALL90', 851.0125, 806.0125, '156.7'], ['8TAC91', 851.5125, 806.5125, '156.7'], ['8TAC92', 852.0125, 807.0125, '156.7'],
+    ['8TAC93', 852.5125, 807.5125, '156.7'], ['8TAC94', 853.0125, 808.0125, '156.7'], ['8CALL90D', 851.0125, 851.0125, '156.7'],
+    ['8TAC91D', 851.5125, 851.5125, '156.7'], ['8TAC92D', 852.0125, 852.0125, '156.7'], ['8TAC93D', 852.5125, 852.5125, '156.7'],
+    ['8TAC94D', 853.0125, 853.0125, '156.7'],
+  ];
+  // biome-ignore format: output; the input is 30 MHz up
+  const AT_700: readonly (readonly [string, number])[] = [
+    ['7CALL50', 769.24375], ['7TAC51', 769.14375], ['7TAC52', 769.64375], ['7TAC53', 770.14375], ['7TAC54', 770.64375],
+    ['7TAC55', 769.74375], ['7TAC56', 770.24375], ['7GTAC57', 770.99375], ['7MOB59', 770.89375], ['7LAW61', 770.39375],
+    ['7LAW62', 770.49375], ['7FIRE63', 769.89375], ['7FIRE64', 769.99375], ['7MED65', 769.39375], ['7MED66', 769.49375],
+    ['7CALL70', 773.25625], ['7TAC71', 773.10625], ['7TAC72', 773.60625], ['7TAC73', 774.10625], ['7TAC74', 774.60625],
+    ['7TAC75', 773.75625], ['7TAC76', 774.25625], ['7GTAC77', 774.85625], ['7MOB79', 774.50625], ['7LAW81', 774.00625],
+    ['7LAW82', 774.35625], ['7FIRE83', 773.50625], ['7FIRE84', 773.85625], ['7MED86', 773.00625], ['7MED87', 773.35625],
+  ];
+  const rowOf = (name: string) => SERVICES.interop.channels.find(({ number }) => number === name);
+  it.each(VHF_UHF)('%s: hears %d, sends %d, tone %s', (name, receive, transmit, tone) => {
+    const found = rowOf(name);
+    expect([
+      mhzOf(found?.receiveHz),
+      mhzOf(found?.transmitHz),
+      found?.tone,
+      found?.mode,
+      found?.pair,
+    ]).toEqual([receive, transmit, tone, 'FM', receive !== transmit]);
+    expect(found?.bandwidthHz).toBe(receive > 800 ? 20_000 : 12_500);
+    expect(found?.neverTest).toBe(name.includes('CALL'));
+  });
+  it.each(AT_700)('%s: hears %d, sends 30 MHz up, digital, and directly', (name, output) => {
+    const [through, direct] = [rowOf(name), rowOf(`${name}D`)];
+    expect([mhzOf(through?.receiveHz), mhzOf(through?.transmitHz)]).toEqual([output, output + 30]);
+    expect([mhzOf(direct?.receiveHz), mhzOf(direct?.transmitHz)]).toEqual([output, output]);
+    for (const one of [through, direct])
+      expect([one?.mode, one?.tone, one?.bandwidthHz, one?.neverTest]).toEqual([
+        'digital',
+        undefined,
+        12_500,
+        name.includes('CALL'),
+      ]);
+  });
+  it('has no others', () =>
+    expect(SERVICES.interop.channels).toHaveLength(VHF_UHF.length + 2 * AT_700.length));
+});
+
+describe('rail, listened to only (AAR channel plan)', () => {
+  // biome-ignore format: number, megahertz: some that railfans write down
+  const SOME: readonly (readonly [number, number])[] = [
+    [2, 159.81], [3, 159.93], [4, 160.05], [5, 160.185], [7, 160.215], [8, 160.23], [10, 160.26], [14, 160.32], [20, 160.41],
+    [23, 160.455], [32, 160.59], [36, 160.65], [39, 160.695], [46, 160.8], [50, 160.86], [56, 160.95], [60, 161.01], [64, 161.07],
+    [70, 161.16], [76, 161.25], [84, 161.37], [90, 161.46], [94, 161.52], [97, 161.565],
+  ];
+  it.each(SOME)('%d is %d', (number, mhz) => {
+    const found = row('rail-us', String(number));
+    expect([mhzOf(found?.receiveHz), found?.transmitHz, found?.bandwidthHz]).toEqual([mhz, null, 12_500]);
+  });
+  it('has 96 channels, 2 to 97', () =>
+    expect(SERVICES['rail-us'].channels.map(({ number }) => Number(number))).toEqual(
+      Array.from({ length: 96 }, (_, k) => k + 2),
+    ));
+});
+
+describe('marine VHF outside the US (ITU RR Appendix 18)', () => {
+  // biome-ignore format: number, ship, coast, watts
+  const SOME: readonly (readonly [string, number, number, number])[] = [
+    ['01', 156.05, 160.65, 25], ['05', 156.25, 160.85, 25], ['06', 156.3, 156.3, 25], ['07', 156.35, 160.95, 25], ['08', 156.4, 156.4, 25],
+    ['09', 156.45, 156.45, 25], ['12', 156.6, 156.6, 25], ['13', 156.65, 156.65, 25], ['15', 156.75, 156.75, 1], ['16', 156.8, 156.8, 25],
+    ['17', 156.85, 156.85, 1], ['18', 156.9, 161.5, 25], ['20', 157, 161.6, 25], ['24', 157.2, 161.8, 25], ['28', 157.4, 162, 25],
+    ['60', 156.025, 160.625, 25], ['66', 156.325, 160.925, 25], ['67', 156.375, 156.375, 25], ['69', 156.475, 156.475, 25],
+    ['70', 156.525, 156.525, 25], ['72', 156.625, 156.625, 25], ['74', 156.725, 156.725, 25], ['75', 156.775, 156.775, 1],
+    ['76', 156.825, 156.825, 1], ['77', 156.875, 156.875, 25], ['78', 156.925, 161.525, 25], ['82', 157.125, 161.725, 25],
+    ['86', 157.325, 161.925, 25], ['87', 157.375, 157.375, 25], ['88', 157.425, 157.425, 25],
+  ];
+  it.each(SOME)('%s: ships send %d, hear %d, %d W', (number, ship, coast, watts) => {
+    const found = row('marine-eu', number) ?? row('marine-eu', number, true);
+    expect([mhzOf(found?.transmitHz), mhzOf(found?.receiveHz), found?.maxPowerW]).toEqual([
+      ship,
+      coast,
+      watts,
+    ]);
+    expect([found?.powerBasis, found?.bandwidthHz, found?.noTones]).toEqual(['transmitter', 25_000, true]);
+  });
+  it('has 57 channels; 16 and 70 are never for tests, and 70 is no voice', () => {
+    const { channels } = SERVICES['marine-eu'];
+    expect(channels).toHaveLength(57);
+    expect(channels.filter(({ neverTest }) => neverTest).map(({ number }) => number)).toEqual(['16', '70']);
+    expect(channels.filter(({ reservedFor }) => reservedFor).map(({ number }) => number)).toEqual(['70']);
+  });
+  it('only aboard, with a ship licence', () =>
+    expect([
+      SERVICES['marine-eu'].aboard,
+      SERVICES['marine-eu'].licence,
+      SERVICES['marine-eu'].licensedAs,
+    ]).toEqual([true, 'authorised', 'marine']));
+});
+
+describe('IARU Region 1 as bands', () => {
+  const shiftAt = (id: ServiceId, mhz: number) => {
+    const hz = Math.round(mhz * 1e6);
+    return SERVICES[id].bands.find(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+  };
+  it.each([
+    ['iaru-r1-2m', 145.6, -0.6],
+    ['iaru-r1-2m', 145.7875, -0.6],
+    ['iaru-r1-2m', 145.575, -0.6],
+    ['iaru-r1-2m', 145.55, 0],
+    ['iaru-r1-2m', 145.9, 0],
+    ['iaru-r1-70cm', 438.65, -7.6],
+    ['iaru-r1-70cm', 439.425, -7.6],
+    ['iaru-r1-70cm', 433.5, 0],
+    ['iaru-r1-70cm', 439.6, 0],
+  ] as const)('%s at %d MHz: %d', (id, mhz, shift) =>
+    expect((shiftAt(id, mhz)?.usualOffsetHz ?? Number.NaN) / 1e6).toBe(shift),
+  );
+  it('leaves no gap, and begins with what has no voices where that is so', () => {
+    for (const [id, from, to] of [
+      ['iaru-r1-2m', 144_000_000, 146_000_000],
+      ['iaru-r1-70cm', 430_000_000, 440_000_000],
+    ] as const) {
+      const { bands } = SERVICES[id];
+      expect([bands[0]?.fromHz, bands.at(-1)?.toHz]).toEqual([from, to]);
+      bands.forEach((band, i) => {
+        if (i > 0) expect(band.fromHz).toBe((bands[i - 1]?.toHz ?? 0) + 1);
+      });
+    }
+    expect([shiftAt('iaru-r1-2m', 144.05)?.voice, shiftAt('iaru-r1-70cm', 432.1)?.voice]).toEqual([
+      false,
+      false,
+    ]);
+    expect([shiftAt('iaru-r1-2m', 144.3)?.voice, shiftAt('iaru-r1-70cm', 431)?.voice]).toEqual([true, true]);
+  });
+  it('70 cm is called on 433.500 MHz', () =>
+    expect(row('iaru-r1-70cm', 'U280')).toMatchObject({ receiveHz: 433_500_000, neverTest: true }));
+});
+
+describe('itinerant and shared business frequencies (47 CFR 90.35), with the colours on the boxes', () => {
+  it.each([
+    [151.505, null],
+    [151.5125, null],
+    [151.625, 'Red Dot'],
+    [151.7, null],
+    [151.76, null],
+    [151.955, 'Purple Dot'],
+    [158.4, null],
+    [451.8, null],
+    [456.8, null],
+    [464.5, 'Brown Dot'],
+    [464.55, 'Yellow Dot'],
+    [467.85, 'Silver Star'],
+    [467.875, 'Gold Star'],
+    [467.9, 'Red Star'],
+    [467.925, 'Blue Star'],
+    [469.5, null],
+    [469.55, null],
+  ] as const)('%d MHz: %s', (mhz, colour) => {
+    const found = SERVICES.itinerant.channels.find(({ receiveHz }) => receiveHz === Math.round(mhz * 1e6));
+    expect([mhzOf(found?.transmitHz), found?.bandwidthHz, found?.aliases]).toEqual([
+      mhz,
+      11_250,
+      colour ? [colour] : [],
+    ]);
+  });
+  it('has no others, and lets nobody send by itself', () =>
+    expect([SERVICES.itinerant.channels.length, SERVICES.itinerant.ownOnly]).toEqual([17, true]));
+});
+
+describe('air, listened to only (47 CFR 87.173 and around)', () => {
+  it.each([
+    [121.5, true],
+    [122.7, false],
+    [122.725, false],
+    [122.75, false],
+    [122.8, false],
+    [122.85, false],
+    [122.9, false],
+    [122.925, false],
+    [122.95, false],
+    [122.975, false],
+    [123, false],
+    [123.025, false],
+    [123.05, false],
+    [123.075, false],
+    [123.1, true],
+    [123.3, false],
+    [123.45, false],
+    [123.5, false],
+    [243, true],
+    [282.8, true],
+  ] as const)('%d MHz; distress or rescue: %s', (mhz, isDistress) => {
+    const found = SERVICES.airband.channels.find(({ receiveHz }) => receiveHz === Math.round(mhz * 1e6));
+    expect([found?.transmitHz, found?.mode, found?.neverTest, found?.noTones]).toEqual([
+      null,
+      'AM',
+      isDistress,
+      true,
+    ]);
+  });
+  it('has no others', () => expect(SERVICES.airband.channels).toHaveLength(20));
+});
+
+describe('weather beyond seven', () => {
+  it.each([
+    [8, 161.65],
+    [9, 161.775],
+    [10, 163.275],
+  ])('%d is %d MHz, heard only, and in no other order', (n, mhz) => {
+    expect([mhzOf(row('weather', String(n))?.receiveHz), row('weather', String(n))?.transmitHz]).toEqual([
+      mhz,
+      null,
+    ]);
+    expect(WEATHER_NUMBERS.some(({ receiveHz }) => mhzOf(receiveHz) === mhz)).toBe(false);
   });
 });

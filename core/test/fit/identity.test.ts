@@ -53,7 +53,7 @@ describe('fleet signalling', () => {
       'STATUS 4': [undefined, 'Off duty'],
       'CALL 1': ['199', 'All ferries'],
       'CALL 2': ['101', 'Ferry office'],
-      'CALL 3': ['102', 'LndngOffcInT'],
+      'CALL 3': ['102', 'LdgOfficeHbr'],
     });
   });
   it('leaves the channels as they are, and a kind of set without a holder knows nobody', () => {

@@ -37,7 +37,7 @@ describe('a trunked system on a network scanner', () => {
   it('is set by network, tower, and the on/off key, and proves', () => {
     const { sheet, proof, fit } = prepare(plan(system), SCANNER);
     expect(proof).toMatchObject({ proven: true, slowToo: true });
-    expect(fit.image.slots.get(11)?.values).toEqual({ control: 771_356_250, title: 'COUNTY S', mark: 1 });
+    expect(fit.image.slots.get(11)?.values).toEqual({ control: 771_356_250, title: 'CO SOUTH', mark: 1 });
     // NET, E past network A; NET, one step to B, E; eight digits, E; the name; ON; SCAN.
     const pressed = sheet.steps.flatMap(({ runs }) =>
       runs.flatMap((run) => (run.do === 'press' ? Array.from({ length: run.times }, () => run.key) : [])),

@@ -145,6 +145,7 @@ describe('the kinds of a fleet', () => {
       units.map((one) => unit(...one)),
       SHIPPED,
       NO_GROUNDS,
+      {},
     ).map(({ title, key, units: of }) => [title, key, of.length]);
   it('are told apart by what is kept, in a title and a key of their own', () =>
     expect(

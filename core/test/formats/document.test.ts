@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { readDescription, readPlan, writePlan } from '@umbrex/core/formats';
+import { checkPlan, readDescription, readPlan, writePlan } from '@umbrex/core/formats';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
@@ -75,4 +75,38 @@ describe('a device description', () => {
     expect(broken((d) => Object.assign(d.regions[1] ?? {}, { stride: 4 }))).toContain('/regions/1/stride');
     expect(broken((d) => Object.assign(d.regions[2] ?? {}, { first: 22 }))).toEqual(['/regions/2']);
   });
+});
+
+describe('what is wrong with the shape of a document is said in plain words', () => {
+  const spoilt = (spoil: (plan: Record<string, unknown>) => void) => {
+    const document = structuredClone(OSTREL) as unknown as Record<string, unknown>;
+    spoil(document);
+    const result = checkPlan(document);
+    return result.ok ? [] : result.findings.map((finding) => ('detail' in finding ? finding.detail : ''));
+  };
+  const [channel = {}] = OSTREL.channels as readonly Record<string, unknown>[];
+  const first = (part: Record<string, unknown>) => (plan: Record<string, unknown>) => {
+    plan.channels = [{ ...channel, ...part }];
+  };
+  it.each([
+    ['an empty name', first({ name: '' }), 'is too short or too small; at least 1 letter'],
+    ['a long name', first({ name: 'x'.repeat(41) }), 'is too long or too large; at most 40 letters'],
+    ['words for a frequency', first({ receiveHz: 'x' }), 'is no number'],
+    ['no group', first({ groupId: undefined }), 'is missing'],
+    ['a field of another program', first({ zz: 1 }), 'has what is not known here: zz'],
+    ['a country that there is not', (p) => Object.assign(p, { country: 'XX' }), /^is none of .*US/],
+    [
+      'no groups at all',
+      (p) => Object.assign(p, { groups: [] }),
+      'is too short or too small; at least 1 entry',
+    ],
+    ['an id that is none', first({ id: 'x' }), 'is not written as it should be'],
+  ] as readonly (readonly [string, (plan: Record<string, unknown>) => void, string | RegExp])[])(
+    '%s',
+    (_, spoil, words) => {
+      const details = spoilt(spoil);
+      expect(details).toContainEqual(typeof words === 'string' ? words : expect.stringMatching(words));
+      for (const detail of details) expect(detail).not.toMatch(/Invalid|expected|received|Unrecognized/);
+    },
+  );
 });

@@ -30,4 +30,18 @@ describe('tones for members only', () => {
         expect(JSON.stringify(maskSecretTones({ ...whole, channels: marked }))).not.toMatch(/254\.1|D754I/);
       }),
     ));
+  it('which teams and sets carry less than all is for members; of a kind it is no secret', () => {
+    const [group] = plan([]).groups;
+    const ids = [group?.id ?? ''];
+    const carried = {
+      kinds: { 'page-handheld': ids },
+      teams: { [ids[0] as string]: ids },
+      units: { [ids[0] as string]: ids },
+    };
+    expect(maskSecretTones({ ...plan([]), carried }).carried).toEqual({
+      kinds: carried.kinds,
+      teams: {},
+      units: {},
+    });
+  });
 });

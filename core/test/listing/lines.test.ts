@@ -197,7 +197,7 @@ const ASKED: readonly (readonly [string, string, string?])[] = [
   ['marine 99', 'no-such-channel'],
   ['MURS 2 rpt', 'no-repeater-here'],
   ['cb 9 repeater', 'no-repeater-here'],
-  ['wx 8', 'no-such-channel'],
+  ['wx 11', 'no-such-channel'],
   ['ch 4 rpt', 'no-repeater-here'],
   ['462.6375 rpt', 'no-repeater-here'],
   ['frs 20 rpt', 'no-repeater-here'],

@@ -1,7 +1,8 @@
 import { readDescription } from '@umbrex/core/formats';
-import { DescriptionSchema } from '@umbrex/core/model';
+import { DescriptionSchema, PlanSchema } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
+import { OSTREL } from '../support/plans';
 
 // biome-ignore lint/suspicious/noExplicitAny: documents are spoilt on purpose
 type Spoilt = any;
@@ -133,4 +134,17 @@ describe('the name of a property that every object has is the name of nothing in
     expect(read.ok && Object.keys(read.value.lists)).toEqual(Object.keys(shipped('guided-handheld').lists));
     expect(({} as Record<string, unknown>).kind).toBeUndefined();
   });
+});
+
+describe('a weather frequency is no area code', () => {
+  const areas = (code: string) =>
+    PlanSchema.safeParse({
+      ...OSTREL,
+      alerts: { areas: [code], reach: 'list', weatherHz: 'unknown', silent: [] },
+    }).success;
+  it.each(['162400', '162425', '162550'])('%s is refused', (code) => expect(areas(code)).toBe(false));
+  // State 62 there is none; 61 and 63 neither, but tables age, and those are no frequencies.
+  it.each(['162300', '161475', '163550', '099001', '139035', '000000'])('%s may stand', (code) =>
+    expect(areas(code)).toBe(true),
+  );
 });

@@ -62,6 +62,20 @@ const setup = fc
   .dictionary(fc.constantFrom('pocket-radio', 'page-handheld'), settings, { maxKeys: 2 })
   .map(sorted);
 
+const carries = (by: fc.Arbitrary<string>) =>
+  fc
+    .dictionary(
+      by,
+      fc
+        .subarray(
+          NAMES.group.map(({ id }) => id),
+          { minLength: 1 },
+        )
+        .map((ids) => [...ids].sort()),
+      { maxKeys: 2 },
+    )
+    .map(sorted);
+
 type Any = {
   readonly [K in keyof FieldsOf]: { readonly [F in keyof FieldsOf[K]]-?: fc.Arbitrary<FieldsOf[K][F]> };
 };
@@ -69,7 +83,7 @@ type Any = {
 export const ANY: Any = {
   plan: {
     name: line(60, 1),
-    country: fc.constantFrom('US', 'AU', 'EU', 'other'),
+    country: fc.constantFrom('unknown', 'US', 'AU', 'EU', 'other'),
     receivePolicy: fc.constantFrom('open', 'closed'),
     resumeDelay: fc.constantFrom('on', 'off'),
     groups: fc.uniqueArray(fc.record({ id: idOf('group'), name: line(40, 1), note: text(120) }), {
@@ -99,12 +113,13 @@ export const ANY: Any = {
     ),
     alerts: orNull(
       fc.record({
-        areas: fc.array(fc.stringMatching(/^\d{6}$/), { minLength: 1, maxLength: 5 }),
+        areas: fc.array(fc.stringMatching(/^[02-9]\d{5}$/), { minLength: 1, maxLength: 5 }),
         reach: fc.constantFrom('one' as const, 'list' as const, 'everywhere' as const),
         weatherHz: fc.oneof(fc.constant('unknown' as const), hz),
         silent: fc.subarray(['TOR', 'SVR', 'RWT'] as const),
       }),
     ) as Any['plan']['alerts'],
+    areaNames: fc.dictionary(fc.stringMatching(/^\d{6}$/), line(40, 1), { maxKeys: 3 }).map(sorted),
     fleet: fc.record({
       statuses: fc.array(line(16, 1), { maxLength: 3 }),
       calls: fc.array(fc.record({ name: line(20, 1), fleetId: fc.stringMatching(/^\d{1,8}$/) }), {
@@ -113,8 +128,14 @@ export const ANY: Any = {
     }),
     setup,
     roleSetup: fc.dictionary(idOf('team'), setup, { maxKeys: 2 }).map(sorted),
+    carried: fc.record({
+      kinds: carries(fc.constantFrom('pocket-radio', 'page-handheld')),
+      teams: carries(idOf('team')),
+      units: carries(fc.uuid()),
+    }),
     withoutRight: fc.constantFrom('leave-out', 'warn'),
     spares: fc.constantFrom('licensed', 'listen-only'),
+    archived: fc.boolean(),
     naming: fc.record({
       all: fc.constantFrom(...NAMING),
       kinds: fc
@@ -234,7 +255,6 @@ export const ANY: Any = {
   team: {
     id: fc.uuid(),
     name: line(40, 1),
-    groupIds: fc.subarray(NAMES.group.map(({ id }) => id)),
     note: text(120),
   },
   station: {

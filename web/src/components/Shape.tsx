@@ -7,9 +7,10 @@ const COLOUR: Readonly<Record<Verdict, string>> = {
   listen: 'text-base-content',
   no: 'text-error',
   unknown: 'text-warning',
+  apart: 'text-base-content opacity-60',
 };
 
-/** The shape of a verdict: solid disc, bitten disc, open cup, barred ring, dashed ring. Without `label` it is only drawn. */
+/** The shape of a verdict: solid disc, bitten disc, open cup, barred ring, dashed ring, a short line. Without `label` it is only drawn. */
 export function Shape({
   verdict,
   size = 16,
@@ -57,6 +58,7 @@ const DRAWN: Readonly<Record<Verdict, React.ReactElement>> = {
       <path d="M4.8 8h6.4" />
     </g>
   ),
+  apart: <path d="M5 8h6" stroke="currentColor" strokeWidth="2" strokeLinecap="round" />,
   unknown: (
     <circle
       cx="8"

@@ -1,3 +1,4 @@
+import type { AreaReading } from '@umbrex/core/areas';
 import type { Finding } from '@umbrex/core/findings';
 import type { DirectoryReading } from '@umbrex/core/formats';
 import {
@@ -12,6 +13,7 @@ import {
   PlaceSchema,
   type Plan,
   type PlanHead,
+  PlanHeadSchema,
   RecordingSchema,
   type Station,
   type Team,
@@ -135,12 +137,12 @@ export const ROUTES = {
   /** A further workspace, with the caller as its coordinator; the session goes on in it. */
   'POST /api/workspaces': route<{ id: string }>()(
     'coordinator',
-    z.strictObject({ name: NameSchema }),
+    z.strictObject({ name: NameSchema, country: PlanHeadSchema.shape.country.exclude(['unknown']) }),
     [],
     201,
   ),
 
-  'GET /api/plans': route<readonly { id: string; name: string }[]>()('observer', null),
+  'GET /api/plans': route<readonly { id: string; name: string; archived: boolean }[]>()('observer', null),
   /** A plan document; fresh ids where they are taken. */
   'POST /api/plans': route<{ id: string }>()('editor', z.unknown(), [], 201),
   'GET /api/plans/[planId]': route<PlanState>()('observer', null, [400]),
@@ -223,6 +225,11 @@ export const ROUTES = {
       near: z.union([z.string().trim().min(1).max(80), z.strictObject(PlaceSchema.shape)]),
       withinM: z.number().min(1000).max(1_000_000),
     }),
+  ),
+  /** What written area codes come to, by the county table. */
+  'POST /api/areas': route<readonly AreaReading[]>()(
+    'observer',
+    z.strictObject({ codes: z.array(z.string().max(20)).max(40) }),
   ),
   /** The invented plan of Ostrel Island beside one's own, with a few sets when there are none. */
   'POST /api/example': route<{ id: string }>()('editor', Nothing, [], 201),

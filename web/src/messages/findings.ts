@@ -7,6 +7,8 @@ import { SHEET_WORDS } from './sheetFindings';
 import { toneWords } from './tones';
 import type { FindingText, Words } from './words';
 
+const CARRIED_BY = { unit: 'This set', team: 'The team this set is for', kind: 'This kind of set' } as const;
+
 const watts = (w: number) => `${w} W`;
 
 const WORDS: Words = {
@@ -21,7 +23,7 @@ const WORDS: Words = {
     help: 'Take the file as it was exported, not a copy from a mail or a web page.',
   }),
   'document-shape': (f) => ({
-    what: `At ${f.path || 'the top'}: ${f.detail}.`,
+    what: `${f.path || 'The whole'}: ${f.detail}.`,
     help: 'Mend it there, then bring it in again.',
   }),
   'document-format': (f) => ({
@@ -211,6 +213,14 @@ const WORDS: Words = {
     what: 'Only hand-held sets may transmit here.',
     help: 'Use another direct channel for mobiles and fixed stations.',
   }),
+  'not-on-a-licence': () => ({
+    what: 'It belongs to whoever has it on a licence.',
+    help: 'If your group has, write it into the plan’s own frequencies.',
+  }),
+  'country-unknown': () => ({
+    what: 'Nobody has said whose rules this plan follows.',
+    help: 'Say it in the plan, under “Whose rules”.',
+  }),
   'country-not-covered': () => ({
     what: 'No rules of this country are known here.',
     help: 'Check your local rules before anyone transmits.',
@@ -289,6 +299,10 @@ const WORDS: Words = {
   'locked-from-keypad': (f) => ({
     what: `Number ${f.number} (${f.label}) is locked from the keypad and holds something else.`,
     help: 'A cable may open it.',
+  }),
+  'not-carried': ({ by }) => ({
+    what: `${CARRIED_BY[by]} does not carry the channel’s group.`,
+    help: 'Which groups sets carry is said under “Groups that sets carry” in the plan.',
   }),
   'name-shortened': (f) => ({ what: `Its name there is ${f.to}.`, more: `“${f.from}” does not fit.` }),
   'no-names': () => ({ what: 'No name can be set there; the set shows its own label.' }),

@@ -25,3 +25,8 @@ function follows(before: string, label: string): boolean {
     Number(number) === Number(numberBefore) + 1
   );
 }
+
+/** How many there are of something, in the singular where it is one. */
+export function counted(n: number, one: string, many = `${one}s`): string {
+  return `${n} ${n === 1 ? one : many}`;
+}

@@ -46,6 +46,8 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'nobody-transmits': () => 'Nobody transmits here but the weather station; it is listened to.',
   'listen-unless-licensed': (about) =>
     `${about} is only listened to: it takes a licence or an authorisation to talk there.`,
+  'channel-of-what': (about) =>
+    `“${about}” is a number that each service counts its own way, and no tables of this plan’s country are here. Write its frequency.`,
   'service-elsewhere': (about) =>
     `“${about}” is a channel of another country’s service; nobody may transmit there here. To listen there:`,
   'usual-offset': (about) => `No offset is given; the usual one there is taken: ${about} MHz.`,

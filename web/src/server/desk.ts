@@ -21,7 +21,7 @@ const fitters = new Kept<BoardFitter>(20);
 export interface Desk {
   readonly session: Session;
   readonly workspace: Workspace;
-  readonly plans: readonly { id: string; name: string }[];
+  readonly plans: readonly { id: string; name: string; archived: boolean }[];
   readonly state: PlanState;
   /** Every set there is. What is computed of one set may depend on others, whoever asks; nobody is shown them by that. */
   readonly fleet: readonly Unit[];
@@ -30,6 +30,7 @@ export interface Desk {
   readonly descriptions: readonly ReadDescription[];
   /** Who sends with each set of the whole fleet, today. */
   readonly grounds: Grounds;
+  readonly teams: readonly { id: string; name: string }[];
   /** What the whole fleet can do, and the part of it about the sets that this person may see. */
   readonly whole: Board;
   readonly board: Board;
@@ -38,13 +39,14 @@ export interface Desk {
 /** Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses. */
 export async function loadDesk(db: Knex, session: Session, planId: string): Promise<Desk> {
   const { workspace } = session;
-  const [plans, state, all, descriptions, people, stations] = await Promise.all([
+  const [plans, state, all, descriptions, people, stations, teams] = await Promise.all([
     listPlans(db, workspace.id),
     planFor(db, session, planId),
     listThings(db, 'unit', workspace.id),
     listDescriptions(db, workspace.id),
     listThings(db, 'person', workspace.id),
     listThings(db, 'station', workspace.id),
+    listThings(db, 'team', workspace.id),
   ]);
   const fleet = all.map(({ value }) => value);
   const units = all.flatMap(({ value, version }) =>
@@ -57,7 +59,19 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
   const grounds = groundsOf(fleet, values(people), values(stations), today());
   const whole = fitter.board(state.plan, fleet, kinds, grounds, numbersWith(state.plan));
   const board = boardFor(whole, new Set(units.map(({ unit }) => unit.id)));
-  return { session, workspace, plans, state, fleet, units, descriptions, grounds, whole, board };
+  return {
+    session,
+    workspace,
+    plans,
+    state,
+    fleet,
+    units,
+    descriptions,
+    grounds,
+    teams: teams.map(({ value: { id, name } }) => ({ id, name })),
+    whole,
+    board,
+  };
 }
 
 /** Editors see every device; members the ones they hold. */

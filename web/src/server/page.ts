@@ -48,13 +48,8 @@ export function frame(desk: Desk) {
       role: desk.session.role,
       signedIn: desk.session.accountId !== null,
     },
-    // Where no tables are, lines are read with the US ones; the rules still answer unknown.
-    plan: {
-      id: plan.id,
-      name: plan.name,
-      country: plan.country === 'other' ? ('US' as const) : plan.country,
-    },
-    plans: desk.plans,
+    plan: { id: plan.id, name: plan.name, country: plan.country },
+    plans: desk.plans.filter(({ id, archived }) => !archived || id === plan.id),
     groups,
     waiting: {
       devices: { count: counts.gather, what: 'devices that want a look' },
@@ -93,6 +88,7 @@ export function deskProps(desk: Desk) {
     descriptions: desk.descriptions.map(({ description }) => fitPart(description)),
     board: desk.board,
     grounds: groundsSeen(desk),
+    teams: allows(desk.session.role, 'editor') ? desk.teams : [],
     mayEdit: allows(desk.session.role, 'editor'),
   };
 }

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { type RadioCheck, radioChecks } from '@umbrex/core/check';
 import type { LoadedAlike } from '@umbrex/core/effort';
 import { sheetPart } from '@umbrex/core/fields';
-import { type Cell, hasIdentity } from '@umbrex/core/fit';
+import { type Carries, type Cell, carriedBy, hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
   type Confidence,
@@ -63,19 +63,24 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
     const names = hasIdentity(description)
       ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
       : [];
-    const sender = senderOf(desk.grounds, unit);
+    const part = partOf(desk, unit);
     // By content, not by version: a corrected description is another one, whatever its number.
     const kindMark = kindMarks.get(description.id) ?? markOf(description);
     kindMarks.set(description.id, kindMark);
-    const own = JSON.stringify([stateOf(unit), names, sender]);
+    const own = JSON.stringify([stateOf(unit), names, part]);
     return sheets.of([planMark, kindMark, own].join(' '), () => {
-      const composed = compose(plan, description, { ...unit, sender }, others);
+      const composed = compose(plan, description, { ...unit, ...part }, others);
       const { now, wanted, sheet } = composed;
       const tried = markOf([[...now.slots], now.settings, [...wanted.slots], wanted.settings, sheet]);
       const proof = proofs.of(`${kindMark} ${tried}`, () => proofOf(description, composed));
       return withProof(description, composed, proof);
     });
   };
+}
+
+/** What others say of a set that its sheet depends on: who sends with it, and which groups it carries. */
+function partOf({ state, grounds }: Desk, unit: Unit): { sender: Sender; carriesGroups: Carries | null } {
+  return { sender: senderOf(grounds, unit), carriesGroups: carriedBy(state.plan, unit) };
 }
 
 /** What of a unit its sheet depends on. How it is called is asked only where a set holds that: sets that are alike share a sheet. */
@@ -103,23 +108,24 @@ export function setsToChange(desk: Desk): string[] {
     const description = kinds.get(unit.descriptionId);
     if (!description || unit.holds.what !== 'plan') return [];
     const others = calledBy(desk, description, unit);
-    const sender = senderOf(desk.grounds, unit);
-    const own = markOf([unit, others.map(({ nickname, fleetId }) => [nickname, fleetId]), sender]);
+    const part = partOf(desk, unit);
+    const own = markOf([unit, others.map(({ nickname, fleetId }) => [nickname, fleetId]), part]);
     const key = [planMark, kindMarks.get(description.id), own].join(' ');
     const { is } = changed.of(key, () => ({
-      is: attempt(() => wantsChange(plan, description, { ...unit, sender }, others), unit.id) ?? false,
+      is: attempt(() => wantsChange(plan, description, { ...unit, ...part }, others), unit.id) ?? false,
     }));
     return is ? [unit.id] : [];
   });
 }
 
 /** The fleet as it is loaded: sets of a kind of which the same is known, and how many there are. */
-export function loadedAlike({ units, descriptions, grounds }: Desk): LoadedAlike[] {
+export function loadedAlike(desk: Desk): LoadedAlike[] {
+  const { units, descriptions } = desk;
   const alike = new Map<string, LoadedAlike>();
   for (const { unit } of units) {
     const found = descriptions.find(({ description }) => description.id === unit.descriptionId);
     if (!found) continue;
-    const state = { ...stateOf(unit), sender: senderOf(grounds, unit) };
+    const state = { ...stateOf(unit), ...partOf(desk, unit) };
     const mark = JSON.stringify([unit.descriptionId, state]);
     const count = (alike.get(mark)?.count ?? 0) + 1;
     alike.set(mark, { description: found.description, unit: state, count });
@@ -144,6 +150,7 @@ function calledBy({ descriptions, fleet }: Desk, description: Description, unit:
 export interface SheetData extends Prepared {
   /** Who sends with it, on which day. */
   readonly sender: Sender;
+  readonly carriesGroups: Carries | null;
   readonly unit: Unit;
   readonly description: Description;
   readonly descriptionVersion: number;
@@ -223,7 +230,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const readiness = sheetReadiness(description, prepared, desk.state.plan.alerts);
   return {
     ...prepared,
-    sender: senderOf(desk.grounds, unit),
+    ...partOf(desk, unit),
     unit,
     description,
     descriptionVersion: found.version,
@@ -236,7 +243,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     other: otherStart(
       desk.state.plan,
       description,
-      { ...unit, sender: senderOf(desk.grounds, unit) },
+      { ...unit, ...partOf(desk, unit) },
       calledBy(desk, description, unit),
     ),
     alike: desk.units.filter(

@@ -17,13 +17,14 @@ const job = {
   board: (plan: Plan, { units, descriptions, grounds }: Fleet): Board =>
     fitter.board(plan, units, descriptions, grounds, numbersWith(plan)),
   number: (plan: Plan, { units, descriptions, grounds }: Fleet, wishes: NumberingWishes): Numbering =>
-    numberFleet(plan, numberingKinds(units, descriptions, grounds), wishes),
+    numberFleet(plan, numberingKinds(units, descriptions, grounds, plan), wishes),
   otherNumbers: (
     plan: Plan,
     { units, descriptions, grounds }: Fleet,
     wishes: NumberingWishes,
     channelId: string,
-  ): OtherNumber[] => otherNumbers(plan, numberingKinds(units, descriptions, grounds), wishes, channelId),
+  ): OtherNumber[] =>
+    otherNumbers(plan, numberingKinds(units, descriptions, grounds, plan), wishes, channelId),
 };
 export type FitJob = typeof job;
 expose(job);

@@ -33,7 +33,7 @@ const job = {
       );
       return { isOptimal: Status === 'Optimal', objective: ObjectiveValue, values };
     };
-    return numberTogether(plan, numberingKinds(units, descriptions, grounds), wishes, groupIds, solve);
+    return numberTogether(plan, numberingKinds(units, descriptions, grounds, plan), wishes, groupIds, solve);
   },
 };
 export type TogetherJob = typeof job;

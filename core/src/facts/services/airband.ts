@@ -6,10 +6,25 @@ import type { ServiceTable } from './service';
  */
 const ROWS: readonly (readonly [string, number, string, boolean])[] = [
   ['121.5', 121_500_000, 'Air distress', true],
+  ['122.7', 122_700_000, 'Air unicom 122.7', false],
+  ['122.725', 122_725_000, 'Air unicom 122.725', false],
   ['122.75', 122_750_000, 'Air to air', false],
+  ['122.8', 122_800_000, 'Air unicom 122.8', false],
+  ['122.85', 122_850_000, 'Air multicom 122.85', false],
   ['122.9', 122_900_000, 'Air multicom', false],
+  ['122.925', 122_925_000, 'Air multicom, forestry', false],
+  ['122.95', 122_950_000, 'Air unicom, towers', false],
+  ['122.975', 122_975_000, 'Air unicom 122.975', false],
+  ['123', 123_000_000, 'Air unicom 123.0', false],
+  ['123.025', 123_025_000, 'Air to air, helicopters', false],
+  ['123.05', 123_050_000, 'Air unicom, heliports 123.05', false],
+  ['123.075', 123_075_000, 'Air unicom, heliports 123.075', false],
   ['123.1', 123_100_000, 'Air search and rescue', true],
+  ['123.3', 123_300_000, 'Air, flight schools 123.3', false],
+  ['123.45', 123_450_000, 'Air to air, remote areas', false],
+  ['123.5', 123_500_000, 'Air, flight schools 123.5', false],
   ['243', 243_000_000, 'Air distress, military', true],
+  ['282.8', 282_800_000, 'Air search and rescue, military', true],
 ];
 
 /** The table of the air band: listened to only. */

@@ -1,3 +1,4 @@
+import { type BandRow, bandsOf, REGION_1 } from './iaruR1';
 import type { ServiceTable } from './service';
 
 /*
@@ -9,23 +10,21 @@ const rest = { maxPowerW: null, powerBasis: null, bandwidthHz: 12_500 };
 /** V40 is the FM calling channel (145.500 MHz). */
 const CALLING = 40;
 
+/** From, to, usual offset in hertz, voices; below 144.150 MHz telegraphy and machines. */
+const BANDS: readonly BandRow[] = [
+  [144_000_000, 144_149_999, 0, false],
+  [144_150_000, 145_574_999, 0, true],
+  [145_575_000, 145_793_749, -600_000, true],
+  [145_793_750, 146_000_000, 0, true],
+];
+
 /** The table of FM channels at 2 metres, IARU Region 1. */
 export const IARU_R1_2M: ServiceTable = {
   id: 'iaru-r1-2m',
   title: 'Amateur, 2 metres, IARU Region 1',
-  country: 'EU',
-  citation: 'IARU Region 1 VHF Managers Handbook',
-  powerCitation: 'national licence',
-  licence: 'personal',
-  licenceCitation: 'national licence',
-  modes: ['FM', 'digital'],
-  modesCitation: 'IARU Region 1 VHF Managers Handbook',
-  certification: false,
-  certificationCitation: '',
-  repeaters: true,
-  identifyEveryMinutes: null,
-  identifyCitation: 'national licence',
-  words: [],
+  ...REGION_1,
+  usualShiftHz: 600_000,
+  bands: bandsOf(BANDS),
   channels: [
     ...Array.from({ length: 32 }, (_, k) => 16 + k).map((n) => ({
       number: `V${n}`,

@@ -13,10 +13,14 @@ import { CB_US } from './cbUs';
 import { FRS } from './frs';
 import { GMRS } from './gmrs';
 import { IARU_R1_2M } from './iaruR12m';
+import { IARU_R1_70CM } from './iaruR170cm';
 import { INTEROP } from './interop';
+import { ITINERANT } from './itinerant';
 import { MARINE } from './marine';
+import { MARINE_EU } from './marineEu';
 import { MURS } from './murs';
 import { PMR446 } from './pmr446';
+import { RAIL_US } from './railUs';
 import {
   type Service,
   type ServiceChannel,
@@ -50,6 +54,10 @@ const TABLES: Readonly<Record<ServiceId, ServiceTable>> = {
   pmr446: PMR446,
   'uhf-cb-au': UHF_CB_AU,
   'iaru-r1-2m': IARU_R1_2M,
+  'iaru-r1-70cm': IARU_R1_70CM,
+  'marine-eu': MARINE_EU,
+  itinerant: ITINERANT,
+  'rail-us': RAIL_US,
 };
 
 /** Every service table that ships, by id. */
@@ -93,6 +101,6 @@ export function channelOn(
 export { isInAirBand } from './airband';
 
 /** Whether a plan only listens to a service until somebody says otherwise: who may send there is none of the public, or is aboard. */
-export function isGuarded({ licence, aboard }: Service): boolean {
-  return licence === 'authorised' || licence === 'closed' || aboard;
+export function isGuarded({ licence, aboard, ownOnly }: Service): boolean {
+  return licence === 'authorised' || licence === 'closed' || aboard || ownOnly;
 }

@@ -37,7 +37,7 @@ export const ServiceChannelSchema = z.strictObject({
   handHeldOnly: z.boolean().default(false),
   /** The most that a fixed station may use there, in watts; `null` where none may send. Absent where the rule knows no difference. */
   fixedMaxW: z.number().positive().nullable().optional(),
-  mode: z.enum(['FM', 'AM']).default('FM'),
+  mode: z.enum(['FM', 'AM', 'digital']).default('FM'),
   /** Distress and calling channels: never keyed up to test. */
   neverTest: z.boolean().default(false),
   /** Where the rules forbid tones. */
@@ -71,9 +71,13 @@ export const ServiceSchema = z.strictObject({
   powerCitation: z.string(),
   licence: z.enum(LICENCE_KINDS),
   licenceCitation: z.string(),
+  /** The service by which such a licence is called, where it is not this one. */
+  licensedAs: z.string().optional(),
   /** Whether a set must be certified for this very service. */
   /** Its channels are public safety's: only their agencies and whom they let send there. */
   publicSafety: z.boolean().default(false),
+  /** Its rows say which frequencies there are: only a licensee who has one on a licence, as an own frequency of the plan, sends there. */
+  ownOnly: z.boolean().default(false),
   /** Only aboard a vessel. */
   aboard: z.boolean().default(false),
   /** Only with an antenna that does not come off. */
@@ -121,6 +125,10 @@ export const SERVICE_IDS = [
   'pmr446',
   'uhf-cb-au',
   'iaru-r1-2m',
+  'iaru-r1-70cm',
+  'marine-eu',
+  'itinerant',
+  'rail-us',
 ] as const;
 /** One of them, by its id. */
 export type ServiceId = (typeof SERVICE_IDS)[number];

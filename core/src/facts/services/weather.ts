@@ -16,6 +16,18 @@ export const WEATHER_NUMBERS: readonly { ascending: number; receiveHz: number; m
   { ascending: 7, receiveHz: 162_550_000, marine: 1 },
 ];
 
+/**
+ * Places 8 to 10 of sets that have ten: the coast's side of marine channels 21 and 83, and one that earthquake warnings were planned for. They
+ * are listened to where somebody sends there; alert radios know seven. From memory.
+ */
+const BEYOND: readonly (readonly [number, number])[] = [
+  [8, 161_650_000],
+  [9, 161_775_000],
+  [10, 163_275_000],
+];
+
+const HEARD = { transmitHz: null, maxPowerW: null, powerBasis: null, bandwidthHz: 25_000 };
+
 /** The table of weather transmitters. */
 export const WEATHER: ServiceTable = {
   id: 'weather',
@@ -31,14 +43,14 @@ export const WEATHER: ServiceTable = {
   identifyEveryMinutes: null,
   identifyCitation: '',
   words: ['wx', 'weather'],
-  channels: WEATHER_NUMBERS.map(({ ascending, receiveHz, marine }) => ({
-    number: String(ascending),
-    name: `Weather ${ascending}`,
-    receiveHz,
-    transmitHz: null,
-    maxPowerW: null,
-    powerBasis: null,
-    bandwidthHz: 25_000,
-    aliases: [`WX${marine} in marine order`],
-  })),
+  channels: [
+    ...WEATHER_NUMBERS.map(({ ascending, receiveHz, marine }) => ({
+      number: String(ascending),
+      name: `Weather ${ascending}`,
+      receiveHz,
+      ...HEARD,
+      aliases: [`WX${marine} in marine order`],
+    })),
+    ...BEYOND.map(([n, receiveHz]) => ({ number: String(n), name: `Weather ${n}`, receiveHz, ...HEARD })),
+  ],
 };

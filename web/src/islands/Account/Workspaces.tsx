@@ -1,5 +1,8 @@
+import type { PlanCountry } from '@umbrex/core/facts';
 import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
+import { countryChoices } from '../../messages/countries';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
 
@@ -17,8 +20,10 @@ import { useSend } from './useSend';
 export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspaces' | 'mayStart'>) {
   const [name, setName] = useState('');
   const { fault, send } = useSend();
+  const [country, setCountry] = useState<PlanCountry>('unknown');
   const start = async () => {
-    await call('POST /api/workspaces', {}, { name: name.trim() });
+    if (country === 'unknown') return;
+    await call('POST /api/workspaces', {}, { name: name.trim(), country });
     window.location.assign('/');
   };
   return (
@@ -55,8 +60,18 @@ export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspa
           }}
         >
           <LabelledText title="Another group, with a plan and people of its own" value={name} set={setName} />
+          <LabelledSelect
+            title="Whose rules its plan follows"
+            value={country}
+            options={countryChoices(country)}
+            set={setCountry}
+          />
           <Fault text={fault} />
-          <button type="submit" className="btn btn-outline btn-sm" disabled={!name.trim()}>
+          <button
+            type="submit"
+            className="btn btn-outline btn-sm"
+            disabled={!name.trim() || country === 'unknown'}
+          >
             Start it
           </button>
         </form>

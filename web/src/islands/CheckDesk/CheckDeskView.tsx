@@ -17,7 +17,7 @@ export function CheckDeskView({
       <h1 className="text-xl font-bold">Check</h1>
       <p className="muted mb-4">
         {toDo === 0
-          ? `Nothing to do: no rule and no classic mistake stands against these ${plan.channels.length} channels.`
+          ? `Nothing to do: no rule and no classic mistake stands against ${plan.channels.length === 1 ? 'this one channel' : `these ${plan.channels.length} channels`}.`
           : `${toDo} things want something done before anybody programs this plan.`}{' '}
         Check your local rules all the same.
       </p>

@@ -1,8 +1,10 @@
 import type { Unit } from '@umbrex/core/model';
 import { isTestDue } from '@umbrex/core/today';
 import { Pencil, Trash2 } from 'lucide-react';
+import { GroupsCarried } from '../../components/GroupsCarried';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { TakeInFile } from '../../components/TakeInFile';
+import { counted } from '../../messages/labels';
 import { NAMING_OPTIONS } from '../../messages/naming';
 import { address } from '../desk/api';
 import { TableFiles } from '../TableImport/TableFiles';
@@ -33,7 +35,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
       <h1 className="text-xl font-bold">Devices</h1>
       <p className="muted mb-4">
         {mayEdit
-          ? `${units.length} devices of ${held.size} kinds. Each gets its own fit and sheet.`
+          ? `${counted(units.length, 'device')} of ${counted(held.size, 'kind')}. Each gets its own fit and sheet.`
           : units.length === 0
             ? 'You hold no device of the list.'
             : 'The devices you hold, each with its own sheet.'}
@@ -118,12 +120,12 @@ function KindSection(props: SectionProps) {
   const held = units.filter(({ unit }) => unit.descriptionId === kind.id);
   const behind = held.filter(({ unit }) => !kind.firmware.includes(unit.firmware)).length;
   return (
-    <section className="mb-6">
+    <section className="mb-6" id={`kind-${kind.id}`}>
       <h2 className="border-b border-base-content/40 pb-1 font-bold">
         {kind.title}{' '}
         <span className="muted ml-2 text-small font-normal">
           {kind.pattern}, described for firmware {kind.firmware.join(', ') || 'unknown'},{' '}
-          {kind.marks === 0 ? 'no mark yet' : `${kind.marks} marks`}
+          {kind.marks === 0 ? 'no mark yet' : counted(kind.marks, 'mark')}
           {behind > 0 && `, ${behind} of ${held.length} on another firmware`}, <KindFile kind={kind} />
         </span>
       </h2>
@@ -146,6 +148,15 @@ function KindSection(props: SectionProps) {
           inLine
         />
       )}
+      {props.mayEdit && !kind.alerts && (
+        <GroupsCarried
+          isNamed
+          of={`every ${kind.title}`}
+          groups={props.head.groups}
+          said={props.carried.kinds[kind.id]}
+          change={(ids) => void props.saveCarried('kinds', { id: kind.id, name: `every ${kind.title}` }, ids)}
+        />
+      )}
       {props.mayEdit && kind.settings.length > 0 && (
         <SetupForm
           kind={kind}
@@ -156,18 +167,21 @@ function KindSection(props: SectionProps) {
       )}
       <ul>
         {held.map((entry) => (
-          <li key={entry.unit.id} className="border-b border-base-300 py-1.5">
+          <li key={entry.unit.id} id={`unit-${entry.unit.id}`} className="border-b border-base-300 py-1.5">
             {editing === entry.unit.id ? (
-              <UnitForm
-                unit={entry.unit}
-                kinds={kinds}
-                people={people}
-                pairs={props.pairs}
-                teams={props.teams}
-                action="Save"
-                save={(next) => save(next, entry.version)}
-                cancel={() => setEditing(null)}
-              />
+              <>
+                <UnitForm
+                  unit={entry.unit}
+                  kinds={kinds}
+                  people={people}
+                  pairs={props.pairs}
+                  teams={props.teams}
+                  action="Save"
+                  save={(next) => save(next, entry.version)}
+                  cancel={() => setEditing(null)}
+                />
+                {!kind.alerts && <UnitGroups {...props} unit={entry.unit} />}
+              </>
             ) : (
               <UnitRow {...props} entry={entry} />
             )}
@@ -175,6 +189,21 @@ function KindSection(props: SectionProps) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Which groups one set carries: its own word, else its team's, else its kind's. */
+function UnitGroups({ unit, head, carried, saveCarried }: SectionProps & { unit: Unit }) {
+  const { id, nickname, roleId, descriptionId } = unit;
+  const ofTeam = roleId === null ? undefined : carried.teams[roleId];
+  return (
+    <GroupsCarried
+      of={nickname}
+      groups={head.groups}
+      said={carried.units[id]}
+      otherwise={ofTeam ?? carried.kinds[descriptionId]}
+      change={(ids) => void saveCarried('units', { id, name: nickname }, ids)}
+    />
   );
 }
 
@@ -216,7 +245,9 @@ function UnitRow({
           />
         )}
         {unit.keeps.length > 0 && (
-          <span className="muted block text-sub">{unit.keeps.length} numbers kept by its holder</span>
+          <span className="muted block text-sub">
+            {counted(unit.keeps.length, 'number')} kept by its holder
+          </span>
         )}
         {bad.length > 0 && (
           <span className="block text-sub text-error">

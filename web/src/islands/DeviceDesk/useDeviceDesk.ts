@@ -1,10 +1,12 @@
 import type { Finding } from '@umbrex/core/findings';
 import type { Naming, Person, PlanHead, Unit } from '@umbrex/core/model';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Versioned } from '../../contract/things';
+import { useAddress } from '../../ui/address';
 import { call, failureText, newerOf, Refusal } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { useHeld } from '../desk/useHeld';
+import { usePlanHead } from '../desk/usePlanHead';
 
 export interface HeldUnit {
   readonly unit: Unit;
@@ -42,6 +44,8 @@ export interface Initial {
   readonly pairs: readonly { id: string; name: string }[];
   readonly mayEdit: boolean;
   readonly today: string;
+  /** Which set is open at first. */
+  readonly first: string | null;
 }
 
 /** Settings of the whole set, by id: places in their lists. */
@@ -71,7 +75,11 @@ export function useDeviceDesk(initial: Initial) {
     { names },
   );
   const units = held.map(({ value, version }): HeldUnit => ({ unit: value, version }));
-  const [editing, setEditing] = useState<string | null>(null);
+  const [editing, setEditing] = useState(initial.mayEdit ? initial.first : null);
+  useAddress('set', editing);
+  useEffect(() => {
+    if (initial.first) document.getElementById(`unit-${initial.first}`)?.scrollIntoView({ block: 'center' });
+  }, [initial.first]);
   const [importFindings, setImportFindings] = useState<readonly Finding[]>([]);
   /** A description came in, and something is to be said of it. */
   const [isTaken, setIsTaken] = useState(false);
@@ -89,58 +97,34 @@ export function useDeviceDesk(initial: Initial) {
     return ok;
   };
 
-  const [plan, setPlan] = useState({ head: initial.head, version: initial.planVersion });
+  const { head, saveHead, saveCarried } = usePlanHead(initial.planId, {
+    head: initial.head,
+    version: initial.planVersion,
+  });
   /**
    * Saves what the group wants set alike on a kind, for everybody or for one team or role; a setting that is left out stays as each
    * set has it, or as everybody has it.
    */
   const saveSetup = async (kind: Kind, roleId: string, settings: Settings) => {
-    const { setup, roleSetup } = plan.head;
+    const { setup, roleSetup } = head;
     const { [roleId]: ofRole = {}, ...otherRoles } = roleSetup;
     const changed = withSettings(roleId === '' ? setup : ofRole, kind.id, settings);
     const role = initial.teams.find(({ id }) => id === roleId);
     const isEmpty = Object.keys(changed).length === 0;
-    const head =
+    const next =
       roleId === ''
-        ? { ...plan.head, setup: changed }
-        : { ...plan.head, roleSetup: isEmpty ? otherRoles : { ...otherRoles, [roleId]: changed } };
-    await saveHead(head, `The settings of every ${kind.title}${role ? ` of ${role.name}` : ''} are saved.`);
+        ? { ...head, setup: changed }
+        : { ...head, roleSetup: isEmpty ? otherRoles : { ...otherRoles, [roleId]: changed } };
+    await saveHead(next, `The settings of every ${kind.title}${role ? ` of ${role.name}` : ''} are saved.`);
   };
   /** Saves whether names are written on a kind; `plan` as on all of them. */
   const saveNaming = async (kind: Kind, naming: Naming | 'plan') => {
-    const { [kind.id]: _, ...others } = plan.head.naming.kinds;
+    const { [kind.id]: _, ...others } = head.naming.kinds;
     const kinds = naming === 'plan' ? others : { ...others, [kind.id]: naming };
     await saveHead(
-      { ...plan.head, naming: { ...plan.head.naming, kinds } },
+      { ...head, naming: { ...head.naming, kinds } },
       `What is said of names on every ${kind.title} is saved.`,
     );
-  };
-
-  const saveHead = async (head: PlanHead, done: string) => {
-    try {
-      const { editId } = await call(
-        'PUT /api/plans/[planId]',
-        { planId: initial.planId },
-        {
-          version: plan.version,
-          value: head,
-        },
-      );
-      setPlan({ head, version: editId ? plan.version + 1 : plan.version });
-      $notice.set({
-        text: editId ? done : 'Nothing was different.',
-        kind: 'done',
-        ...(editId && { editId }),
-      });
-    } catch (error) {
-      $notice.set({
-        text: failureText(
-          error,
-          'Somebody changed the plan meanwhile. Load the page again, look, and do it once more.',
-        ),
-        kind: 'failed',
-      });
-    }
   };
 
   const importDescription = async (file: File) => {
@@ -200,10 +184,12 @@ export function useDeviceDesk(initial: Initial) {
     save: saveAndClose,
     remove: ({ unit, version }: HeldUnit) => remove({ value: unit, version }),
     wantedOn: (kind: Kind, roleId: string): Settings =>
-      (roleId === '' ? plan.head.setup : (plan.head.roleSetup[roleId] ?? {}))[kind.id] ?? {},
+      (roleId === '' ? head.setup : (head.roleSetup[roleId] ?? {}))[kind.id] ?? {},
     saveSetup,
-    namingOn: (kind: Kind): Naming | 'plan' => plan.head.naming.kinds[kind.id] ?? 'plan',
+    namingOn: (kind: Kind): Naming | 'plan' => head.naming.kinds[kind.id] ?? 'plan',
     saveNaming,
+    carried: head.carried,
+    saveCarried,
     importDescription,
     importFindings,
     isTaken,

@@ -1,10 +1,11 @@
+import type { PlanCountry } from '@umbrex/core/facts';
 import { guarded } from '../../ui/guarded';
 import { EntryLineView } from './EntryLineView';
 import { type EntryGroup, useEntryLine } from './useEntryLine';
 
 interface Props {
   planId: string;
-  country: 'US' | 'AU' | 'EU';
+  country: PlanCountry;
   groups: readonly EntryGroup[];
 }
 

@@ -1,3 +1,4 @@
+import type { PlanCountry } from '@umbrex/core/facts';
 import { latestOf, type PastedLine, readListing } from '@umbrex/core/listing';
 import { type ChannelDraft, kindOf } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
@@ -12,7 +13,7 @@ import type { EntryGroup } from './useEntryLine';
 interface Props {
   text: string;
   planId: string;
-  country: 'US' | 'AU' | 'EU';
+  country: PlanCountry;
   groups: readonly EntryGroup[];
   close: () => void;
 }

@@ -1,3 +1,4 @@
+import type { PlanCountry } from '@umbrex/core/facts';
 import { type LineReading, readLine } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import { type ClipboardEvent, useEffect, useMemo, useRef, useState } from 'react';
@@ -12,7 +13,7 @@ export interface EntryGroup {
 }
 
 /** The state of the entry line: what is written, how it reads, where the channel would go. */
-export function useEntryLine(planId: string, country: 'US' | 'AU' | 'EU', groups: readonly EntryGroup[]) {
+export function useEntryLine(planId: string, country: PlanCountry, groups: readonly EntryGroup[]) {
   const [line, setLine] = useTyped('entry line');
   const [open, setOpen] = useState(false);
   const [busy, setBusy] = useState(false);

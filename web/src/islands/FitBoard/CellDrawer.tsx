@@ -1,11 +1,12 @@
-import type { Board, BoardKind, Verdict } from '@umbrex/core/fit';
-import { type Channel, wantedReceiveTone } from '@umbrex/core/model';
+import { type Board, type BoardKind, carriedBy, type Verdict, withCarried } from '@umbrex/core/fit';
+import { type Channel, headOf, wantedReceiveTone } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { FindingItem } from '../../components/FindingItem';
+import { GroupsCarried } from '../../components/GroupsCarried';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { Shape } from '../../components/Shape';
 import { VERDICT_TEXT } from '../../messages/verdicts';
-import type { DeskState } from '../desk/deskStore';
+import { type DeskState, savePlanHead } from '../desk/deskStore';
 import type { Column } from './useFitBoard';
 
 const WEIGHT = { error: 0, warning: 1, note: 2 } as const;
@@ -61,6 +62,7 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
           <p>Frequency, tones, power and place are as the plan says.</p>
         )}
       </section>
+      {desk.mayEdit && kind && <Carrying {...{ desk, kind, column }} />}
       <section>
         <h3 className="muted mb-1 font-semibold">Sheets</h3>
         <ul className="flex flex-wrap gap-2">
@@ -83,6 +85,37 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
   );
 }
 
+/** Which groups the sets of a column carry, where it is said: of the set that was opened, of their team, of their kind. */
+function Carrying({ desk, kind, column }: { desk: DeskState; kind: BoardKind; column: Column }) {
+  const head = headOf(desk.plan);
+  const { carried, groups } = head;
+  const description = desk.descriptions.find(({ id }) => id === kind.descriptionId);
+  const [of, id, name, otherwise] = saidOf(desk, kind, column, description?.title ?? kind.title);
+  if (description?.kind === 'alert') return null;
+  return (
+    <GroupsCarried
+      of={name}
+      groups={groups}
+      said={carried[of][id]}
+      otherwise={otherwise}
+      change={(ids) => void savePlanHead({ ...head, carried: withCarried(carried, of, id, ids) })}
+    />
+  );
+}
+
+function saidOf({ plan, units, teams }: DeskState, kind: BoardKind, { unit }: Column, title: string) {
+  const { carried } = plan;
+  const ofKind = carried.kinds[kind.descriptionId];
+  const ofTeam = (roleId: string | null) => (roleId === null ? undefined : carried.teams[roleId]);
+  const one = unit ?? units.find(({ id }) => kind.unitIds.includes(id));
+  const by = one && carriedBy(plan, one)?.by;
+  if (one && (unit || by === 'unit'))
+    return ['units', one.id, one.nickname, ofTeam(one.roleId) ?? ofKind] as const;
+  const team = teams.find(({ id }) => id === one?.roleId);
+  if (team && by === 'team') return ['teams', team.id, `sets for ${team.name}`, undefined] as const;
+  return ['kinds', kind.descriptionId, `every ${title}`, undefined] as const;
+}
+
 /** What the sets of one kind do with a channel, where not all do the same: it is their holders that differ, or what they hold. */
 function splitText({ kinds }: Board, { descriptionId }: BoardKind, channelId: string): string | null {
   const alike = kinds.filter((kind) => kind.descriptionId === descriptionId);
@@ -101,4 +134,5 @@ const DOES: Readonly<Record<Verdict, string>> = {
   listen: 'only to listen',
   no: 'without it',
   unknown: 'not known',
+  apart: 'not carrying it',
 };

@@ -2,6 +2,7 @@ import { FindingItem } from '../../components/FindingItem';
 import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { Shape } from '../../components/Shape';
+import { counted } from '../../messages/labels';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
 import { BoardRow } from './BoardRow';
@@ -161,7 +162,8 @@ function Head({
       <div>
         <h1 className="text-xl font-bold">Fit board</h1>
         <p className="muted text-plain">
-          {plan.channels.length} channels on {desk.units.length} devices in {columns.length} columns
+          {counted(plan.channels.length, 'channel')} on {counted(desk.units.length, 'device')} in{' '}
+          {counted(columns.length, 'column')}
           {desk.computing && ', computing…'}
         </p>
       </div>
@@ -238,7 +240,7 @@ function Compare({
           <p role="status" className="pb-1 text-plain">
             {differ === 0
               ? 'They do the same with every channel.'
-              : `${differ} of ${plan.channels.length} channels come out differently.`}
+              : `${differ} of ${counted(plan.channels.length, 'channel')} ${differ === 1 ? 'comes' : 'come'} out differently.`}
           </p>
         </>
       )}

@@ -196,7 +196,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     });
 
   const counts = useMemo(() => {
-    const sums: Record<Verdict, number> = { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0 };
+    const sums: Record<Verdict, number> = { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0, apart: 0 };
     for (const kind of board.kinds) for (const cell of kind.cells) sums[cell.verdict] += kind.unitIds.length;
     return sums;
   }, [board]);

@@ -7,6 +7,7 @@ import type { useKeys } from './useKeys';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'to the entry line'],
+  ['Ctrl Z', 'takes back what was just done'],
   ['g then t', 'Today'],
   ['g then e', 'People'],
   ['g then d', 'Devices'],

@@ -2,6 +2,7 @@ import type { Finding } from '@umbrex/core/findings';
 import { compassPoint, mhzText } from '@umbrex/core/units';
 import { FindingItem } from '../../components/FindingItem';
 import { PathStrip } from '../../components/PathStrip';
+import { counted } from '../../messages/labels';
 import { questionText } from '../../messages/questions';
 import type { useListingDesk } from './useListingDesk';
 
@@ -103,7 +104,8 @@ function Found({
   return (
     <>
       <h2 className="border-b border-base-content/40 pb-1 font-bold">
-        {rows.length === 0 ? 'Nothing' : `${rows.length} stations`} within {props.withinKm} km of {place.name}
+        {rows.length === 0 ? 'Nothing' : counted(rows.length, 'station')} within {props.withinKm} km of{' '}
+        {place.name}
         <span className="muted ml-2 text-small font-normal">from {reading.source}, nearest first</span>
       </h2>
       {rows.length === 0 && (

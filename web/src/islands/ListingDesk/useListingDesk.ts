@@ -1,4 +1,4 @@
-import type { Service } from '@umbrex/core/facts';
+import type { PlanCountry } from '@umbrex/core/facts';
 import type { Finding } from '@umbrex/core/findings';
 import type { DirectoryReading } from '@umbrex/core/formats';
 import { readEntry } from '@umbrex/core/listing';
@@ -11,7 +11,7 @@ import type { EntryGroup } from '../EntryLine/useEntryLine';
 
 export interface ListingProps {
   readonly plan: Plan;
-  readonly country: Service['country'];
+  readonly country: PlanCountry;
   readonly groups: readonly EntryGroup[];
   /** The day it is, as YYYY-MM-DD. */
   readonly today: string;

@@ -1,6 +1,7 @@
 import { Pin } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { LabelledCheck } from '../../components/LabelledCheck';
+import { counted } from '../../messages/labels';
 import type { useNumberDesk } from './useNumberDesk';
 
 type Props = ReturnType<typeof useNumberDesk>;
@@ -267,7 +268,7 @@ function Elsewhere({ kinds }: { kinds: readonly string[] }) {
   if (kinds.length <= 2) return <>{kinds.join(', ')}</>;
   return (
     <details>
-      <summary className="cursor-pointer">{kinds.length} kinds</summary>
+      <summary className="cursor-pointer">{counted(kinds.length, 'kind')}</summary>
       {kinds.join(', ')}
     </details>
   );

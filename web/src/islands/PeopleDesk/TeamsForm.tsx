@@ -1,10 +1,11 @@
 import type { Team } from '@umbrex/core/model';
 import { useState } from 'react';
+import { GroupsCarried } from '../../components/GroupsCarried';
 import type { Held } from '../desk/useHeld';
 import type { usePeopleDesk } from './usePeopleDesk';
 
-/** The teams, and the groups of channels that each needs. */
-export function TeamsForm({ teams, groups, people }: ReturnType<typeof usePeopleDesk>) {
+/** The teams, and the groups of channels that their sets carry. */
+export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeof usePeopleDesk>) {
   const [name, setName] = useState('');
   return (
     <div className="space-y-4">
@@ -16,9 +17,9 @@ export function TeamsForm({ teams, groups, people }: ReturnType<typeof usePeople
         <TeamRow
           key={`${held.value.id} ${held.version}`}
           held={held}
-          groups={groups}
+          head={head}
+          saveCarried={saveCarried}
           members={people.held.filter(({ value }) => value.teamIds.includes(held.value.id)).length}
-          save={teams.save}
           remove={teams.remove}
         />
       ))}
@@ -27,7 +28,7 @@ export function TeamsForm({ teams, groups, people }: ReturnType<typeof usePeople
         onSubmit={(event) => {
           event.preventDefault();
           void teams
-            .add({ id: crypto.randomUUID(), name: name.trim(), groupIds: [], note: '' })
+            .add({ id: crypto.randomUUID(), name: name.trim(), note: '' })
             .then((ok) => ok && setName(''));
         }}
       >
@@ -48,50 +49,34 @@ export function TeamsForm({ teams, groups, people }: ReturnType<typeof usePeople
 
 function TeamRow({
   held,
-  groups,
+  head,
+  saveCarried,
   members,
-  save,
   remove,
-}: {
+}: Pick<ReturnType<typeof usePeopleDesk>, 'head' | 'saveCarried'> & {
   held: Held<Team>;
-  groups: readonly { id: string; name: string }[];
   members: number;
-  save: (team: Team, version: number) => Promise<boolean>;
   remove: (held: Held<Team>) => Promise<boolean>;
 }) {
-  const { value: team, version } = held;
+  const { value: team } = held;
   return (
     <details className="border-b border-base-300 pb-2">
       <summary className="cursor-pointer">
         <strong>{team.name}</strong>{' '}
         <span className="muted text-small">
-          {members} people{team.note && `, ${team.note}`}
+          {members === 1 ? '1 person' : `${members} people`}
+          {team.note && `, ${team.note}`}
         </span>
       </summary>
-      <fieldset className="mt-1 grid grid-cols-2 gap-1 text-plain">
-        <legend className="muted text-small">Needs these groups of channels</legend>
-        {groups.map(({ id, name }) => (
-          <label key={id} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={team.groupIds.includes(id)}
-              onChange={(event) =>
-                void save(
-                  {
-                    ...team,
-                    groupIds: event.target.checked
-                      ? [...team.groupIds, id]
-                      : team.groupIds.filter((other) => other !== id),
-                  },
-                  version,
-                )
-              }
-            />
-            {name}
-          </label>
-        ))}
-      </fieldset>
+      <p className="muted mt-1 text-small">What sets carry that are set up for this team:</p>
+      <GroupsCarried
+        isNamed
+        of={team.name}
+        groups={head.groups}
+        said={head.carried.teams[team.id]}
+        change={(ids) => void saveCarried('teams', team, ids)}
+        isOpen
+      />
       <button type="button" className="btn btn-ghost btn-xs mt-1" onClick={() => void remove(held)}>
         Delete this team
       </button>

@@ -1,30 +1,39 @@
-import type { Person, Team, Unit } from '@umbrex/core/model';
-import { useMemo, useState } from 'react';
+import type { Person, PlanHead, Team, Unit } from '@umbrex/core/model';
+import { useEffect, useMemo, useState } from 'react';
 import type { SentTo } from '../../contract/routes';
+import { useAddress } from '../../ui/address';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
+import { usePlanHead } from '../desk/usePlanHead';
 
 export interface PeopleProps {
   readonly planId: string;
   readonly people: readonly Held<Person>[];
   readonly teams: readonly Held<Team>[];
   readonly units: readonly Unit[];
-  readonly groups: readonly { id: string; name: string }[];
+  /** The plan's own part, with its version: it says which groups of channels a team's sets carry. */
+  readonly head: PlanHead;
+  readonly planVersion: number;
   /** What each may transmit on, by the rules, in words. */
   readonly mayTalk: Readonly<Record<string, string>>;
   readonly today: string;
+  /** Whose details are open at first. */
+  readonly first: string | null;
 }
 
 /** The state of the roster: people and teams, who is open, who is chosen for one change to all. */
 export function usePeopleDesk(props: PeopleProps) {
-  const teams = useHeld('teams', props.teams, {
-    names: { group: props.groups },
-  });
+  const teams = useHeld('teams', props.teams);
+  const { head, saveCarried } = usePlanHead(props.planId, { head: props.head, version: props.planVersion });
   const people = useHeld('people', props.people, {
     names: { team: teams.held.map(({ value }) => value) },
   });
-  const [openId, setOpenId] = useState<string | null>(null);
+  const [openId, setOpenId] = useState(props.first);
+  useAddress('person', openId);
+  useEffect(() => {
+    if (props.first) document.getElementById(`person-${props.first}`)?.scrollIntoView({ block: 'nearest' });
+  }, [props.first]);
   const [filter, setFilter] = useState('');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const teamName = useMemo(
@@ -74,6 +83,8 @@ export function usePeopleDesk(props: PeopleProps) {
   const open = people.held.find(({ value }) => value.id === openId) ?? null;
   return {
     ...props,
+    head,
+    saveCarried,
     people,
     teams,
     teamName,

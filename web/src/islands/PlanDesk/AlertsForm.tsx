@@ -1,24 +1,28 @@
-import { type ALERT_EVENT_KINDS, ALERT_EVENTS, SERVICES } from '@umbrex/core/facts';
+import { type ALERT_EVENT_KINDS, ALERT_EVENTS, WEATHER_NUMBERS } from '@umbrex/core/facts';
 import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useEffect, useState } from 'react';
 import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
+import { AreaNames } from './AreaNames';
 
 interface Props {
   planId: string;
   alerts: PlanHead['alerts'];
   change: (alerts: PlanHead['alerts']) => void;
+  names: PlanHead['areaNames'];
+  changeNames: (names: PlanHead['areaNames']) => void;
   /** Whether what is written can be saved. */
   setGood: (isGood: boolean) => void;
 }
 
-const TRANSMITTERS: readonly number[] = SERVICES.weather.channels.map(({ receiveHz }) => receiveHz);
+const TRANSMITTERS: readonly number[] = WEATHER_NUMBERS.map(({ receiveHz }) => receiveHz);
+const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
 const NONE: Omit<Alerts, 'areas'> = { reach: 'list', weatherHz: 'unknown', silent: [] };
 
 /** What the group's alert radios shall sound for: area codes, how far they listen, and the transmitter. Empty codes mean none are set up. */
-export function AlertsForm({ planId, alerts, change, setGood }: Props) {
+export function AlertsForm({ planId, alerts, change, names, changeNames, setGood }: Props) {
   const [text, setText] = useState((alerts?.areas ?? []).join(', '));
   const { reach, weatherHz, silent } = alerts ?? NONE;
   const [isWrong, setWrong] = useState(false);
@@ -26,7 +30,7 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
   useEffect(() => setGood(true), [setGood]);
   const write = (next: string) => {
     setText(next);
-    const areas = next.split(/[\s,;]+/).filter(Boolean);
+    const areas = codesIn(next);
     const parsed = AlertsSchema.safeParse({ reach, weatherHz, silent, areas });
     const isGood = areas.length === 0 || parsed.success;
     setWrong(!isGood);
@@ -43,6 +47,21 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
         most={300}
         help="Six digits each, 0 and the county’s five; add the next county if you live near the line. Empty: no alert radios."
       />
+      <AreaNames
+        codes={codesIn(text)}
+        names={names}
+        name={(code, name) => {
+          const { [code]: _, ...others } = names;
+          changeNames(name.trim() === '' ? others : { ...others, [code]: name });
+        }}
+        mend={(code, meant) =>
+          write(
+            codesIn(text)
+              .map((one) => (one === code ? meant : one))
+              .join(', '),
+          )
+        }
+      />
       <p className="text-small">
         <a className="link" href={`/plans/${planId}/reference`}>
           Look codes up in Reference
@@ -50,7 +69,7 @@ export function AlertsForm({ planId, alerts, change, setGood }: Props) {
       </p>
       {isWrong && (
         <p className="finding text-small" data-severity="error" role="alert">
-          Each area code has six digits; at most 31 of them.
+          Each area code has six digits and is no frequency; at most 31 of them.
         </p>
       )}
       {alerts && (

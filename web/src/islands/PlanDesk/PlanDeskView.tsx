@@ -1,4 +1,5 @@
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   KeyboardSensor,
@@ -11,6 +12,7 @@ import { kindOf } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useId } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { counted } from '../../messages/labels';
 import { Drawer } from '../../ui/Drawer';
 import { useRows } from '../../ui/rows';
 import { address } from '../desk/api';
@@ -63,6 +65,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
             id={dndId}
             sensors={sensors}
             collisionDetection={closestCenter}
+            accessibility={{ announcements: announcing(plan.channels) }}
             onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}
           >
             <SortableContext
@@ -145,15 +148,28 @@ function EmptyPlan() {
   );
 }
 
+/** What is read aloud while a channel is moved: names, not ids. */
+function announcing(channels: readonly { id: string; name: string }[]): Announcements {
+  const nameOf = (id: string | number) => channels.find((channel) => channel.id === id)?.name ?? 'a channel';
+  const where = (over: { id: string | number } | null) =>
+    over ? `over ${nameOf(over.id)}` : 'over no place';
+  return {
+    onDragStart: ({ active }) => `${nameOf(active.id)} is picked up.`,
+    onDragOver: ({ active, over }) => `${nameOf(active.id)} is ${where(over)}.`,
+    onDragEnd: ({ active, over }) => `${nameOf(active.id)} is put down ${where(over)}.`,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+  };
+}
+
 function ThisPlan({ plan, desk, importFile, importFindings, removePlan }: ReturnType<typeof usePlanDesk>) {
   return (
     <div className="space-y-5">
       <section>
         <h2 className="text-lg font-bold">This plan</h2>
         <p className="muted mb-3 text-plain">
-          {plan.channels.length} channels. Choose one to see its path, its devices and its details.
+          {counted(plan.channels.length, 'channel')}. Choose one to see its path, its devices and its details.
         </p>
-        {desk.mayEdit && <PlanForm plan={plan} version={desk.version} save={savePlanHead} />}
+        {desk.mayEdit && <PlanForm desk={desk} save={savePlanHead} />}
       </section>
       <section className="border-t border-base-300 pt-4">
         <h2 className="mb-2 font-bold">On paper, and as a file</h2>

@@ -1,20 +1,21 @@
 import { useStore } from '@nanostores/react';
-import { headOf, type Plan, type PlanHead, PlanHeadSchema } from '@umbrex/core/model';
+import { headOf, type PlanHead } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
+import { countryChoices } from '../../messages/countries';
 import { NAMING_CHOICES } from '../../messages/naming';
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
 import { useUnsaved } from '../../ui/unsaved';
-import { $settled } from '../desk/deskStore';
+import { $settled, type DeskState } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
+import { CarriedForm } from './CarriedForm';
 import { FleetForm } from './FleetForm';
 import { LicensedForm } from './LicensedForm';
 import { ServicesForm } from './ServicesForm';
 
 interface Props {
-  plan: Plan;
-  version: number;
+  desk: DeskState;
   save: (head: PlanHead, version: number) => Promise<boolean>;
 }
 
@@ -22,7 +23,8 @@ interface Props {
  * The plan itself: its name, its receive-tone policy, its groups. A group goes only when it is empty. When somebody else changes the
  * plan, an untouched form follows; a touched one stays, and is saved from where it began.
  */
-export function PlanForm({ plan, version, save }: Props) {
+export function PlanForm({ desk, save }: Props) {
+  const { plan, version } = desk;
   const [from, setFrom] = useState(() => ({ head: headOf(plan), version }));
   const [head, setHead] = useState<PlanHead>(from.head);
   const [alertsGood, setAlertsGood] = useState(true);
@@ -94,21 +96,12 @@ export function PlanForm({ plan, version, save }: Props) {
         options={NAMING_CHOICES}
         set={(all) => change({ naming: { ...head.naming, all } })}
       />
-      <label className="block">
-        <span className="muted text-small">Whose rules</span>
-        <select
-          className="select select-sm w-full"
-          value={head.country}
-          onChange={(event) =>
-            change({ country: PlanHeadSchema.shape.country.parse(event.target.value), services: [] })
-          }
-        >
-          <option value="US">United States</option>
-          <option value="AU">Australia</option>
-          <option value="EU">Europe, IARU Region 1</option>
-          <option value="other">another country (no rules known here)</option>
-        </select>
-      </label>
+      <LabelledSelect
+        title="Whose rules"
+        value={head.country}
+        options={countryChoices(from.head.country)}
+        set={(country) => change({ country, services: [] })}
+      />
       <LabelledSelect
         title="Where a holder may not send, and the set cannot be shut"
         value={head.withoutRight}
@@ -163,6 +156,12 @@ export function PlanForm({ plan, version, save }: Props) {
           <Plus size={14} aria-hidden="true" /> Add a group
         </button>
       </fieldset>
+      <CarriedForm
+        desk={desk}
+        groups={head.groups}
+        carried={head.carried}
+        change={(carried) => change({ carried })}
+      />
       <ServicesForm
         country={head.country}
         chosen={head.services}
@@ -177,6 +176,8 @@ export function PlanForm({ plan, version, save }: Props) {
           planId={plan.id}
           alerts={head.alerts}
           change={(alerts) => change({ alerts })}
+          names={head.areaNames}
+          changeNames={(areaNames) => change({ areaNames })}
           setGood={setAlertsGood}
         />
       )}

@@ -4,6 +4,7 @@ import type { Channel } from '@umbrex/core/model';
 import { aliasesOf } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useAddress } from '../../ui/address';
 import { mayLeave } from '../../ui/unsaved';
 import { call, failureText, newerOf, Refusal } from '../desk/api';
 import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
@@ -32,6 +33,7 @@ export function usePlanDesk(
   const [selectedId, setSelectedId] = useState<string | null>(first);
   const [importFindings, setImportFindings] = useState<Refusal['findings']>([]);
   const [filter, setFilter] = useState('');
+  useAddress('channel', selectedId);
 
   useEffect(() => {
     const show = (event: Event) => {
@@ -48,7 +50,10 @@ export function usePlanDesk(
   const fits = useMemo(() => {
     const byChannel = new Map<string, ChannelFit>();
     for (const channel of plan.channels)
-      byChannel.set(channel.id, { counts: { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0 }, kinds: [] });
+      byChannel.set(channel.id, {
+        counts: { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0, apart: 0 },
+        kinds: [],
+      });
     for (const kind of board.kinds)
       for (const cell of kind.cells) {
         const fit = byChannel.get(cell.channelId);

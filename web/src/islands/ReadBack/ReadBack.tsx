@@ -3,6 +3,7 @@ import { compareMemory, readMemory, writeMemory } from '@umbrex/core/formats';
 import type { Description, SlotValues } from '@umbrex/core/model';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
+import { counted } from '../../messages/labels';
 import { guarded } from '../../ui/guarded';
 import { saveFile } from '../desk/saveFile';
 
@@ -50,7 +51,7 @@ function ReadBackIsland({ description, wanted, settings, nickname, instead }: Pr
         <div className="mt-3" role="status">
           {result.differences.length === 0 ? (
             <p className="font-semibold text-success">
-              ✓ The set holds what it shall: {result.same} places, no difference.
+              ✓ The set holds what it shall: {counted(result.same, 'place')}, no difference.
             </p>
           ) : (
             <>
@@ -58,7 +59,8 @@ function ReadBackIsland({ description, wanted, settings, nickname, instead }: Pr
                 {result.differences.length === 1
                   ? 'One value differs'
                   : `${result.differences.length} values differ`}
-                ; {result.same} places are right. Send once more, then read back again.
+                ; {result.same === 1 ? 'one place is' : `${result.same} places are`} right. Send once more,
+                then read back again.
               </p>
               <table className="mt-2 w-full text-left text-plain">
                 <thead>

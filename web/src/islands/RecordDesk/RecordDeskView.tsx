@@ -2,6 +2,7 @@ import type { Finding } from '@umbrex/core/findings';
 import { type ReactNode, useId } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { LabelledText } from '../../components/LabelledText';
+import { counted } from '../../messages/labels';
 import type { useRecordDesk } from './useRecordDesk';
 
 type Props = ReturnType<typeof useRecordDesk>;
@@ -129,7 +130,7 @@ export function RecordDeskView(props: Props) {
           <>
             <p>
               The steps give back what you wrote, key by key. A sheet for this plan has {outcome.sheet.steps}{' '}
-              steps and {outcome.sheet.presses} presses
+              steps and {counted(outcome.sheet.presses, 'press', 'presses')}
               {outcome.sheet.isProven ? ', and comes out as planned on what was learnt.' : '.'}
             </p>
             <p>

@@ -8,6 +8,7 @@ import {
   stationsFromGeoJson,
 } from '@umbrex/core/stations';
 import { useEffect, useMemo, useState } from 'react';
+import { useAddress } from '../../ui/address';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
@@ -33,6 +34,7 @@ export function useStationDesk(props: StationProps) {
     names: { person: props.people },
   });
   const [openId, setOpenId] = useState(props.first);
+  useAddress('station', openId);
   const [faults, setFaults] = useState<readonly Finding[]>([]);
   const reviews = useMemo(
     () => new Map(stations.held.map(({ value }) => [value.id, reviewStation(value, props.today)])),
@@ -80,7 +82,7 @@ export function useStationDesk(props: StationProps) {
       if (found.length > 0 && findings.length === 0) window.location.reload();
       else if (found.length > 0)
         $notice.set({
-          text: `${found.length} stations are in the list; load the page to see them.`,
+          text: `${found.length === 1 ? 'One station is' : `${found.length} stations are`} in the list; load the page to see ${found.length === 1 ? 'it' : 'them'}.`,
           kind: 'done',
         });
     } catch (error) {

@@ -19,6 +19,8 @@ export interface DeskState {
   readonly board: Board;
   /** Who sends with each of the sets, on the day on which the page was made. */
   readonly grounds: Grounds;
+  /** For what sets are set up. */
+  readonly teams: readonly { id: string; name: string }[];
   /** Whether this role may change what is here; the server refuses it in any case. */
   readonly mayEdit: boolean;
   readonly computing: boolean;
@@ -70,8 +72,10 @@ function keepSame(before: Plan, after: Plan): Plan {
 }
 
 /** What ids stand for that a plan or one of its channels names. */
-function namesIn({ plan, descriptions }: DeskState): Names {
+function namesIn({ plan, descriptions, teams, units }: DeskState): Names {
   return {
+    team: teams,
+    unit: units.map(({ id, nickname }) => ({ id, name: nickname })),
     group: plan.groups,
     channel: plan.channels,
     kind: descriptions.map(({ id, title }) => ({ id, name: title })),

@@ -1,7 +1,9 @@
 import { type Names, THINGS } from '@umbrex/core/fields';
+import type { Finding } from '@umbrex/core/findings';
 import type { Net, Person, Station, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import type { Versioned } from '../../contract/things';
+import { findingText } from '../../messages/findings';
 import { call, failureText, isGone, newerOf, Refusal } from './api';
 import { $conflict, $notice } from './deskStore';
 
@@ -71,8 +73,11 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
           kind: 'failed',
         });
       } else if (error instanceof Refusal && error.findings.length > 0) {
-        const { path: at = '', detail = '' } = error.findings[0] as { path?: string; detail?: string };
-        $notice.set({ text: `${at.replace(/^\/\w+\//, '')}: ${detail}`, kind: 'failed' });
+        const [finding] = error.findings;
+        const [, , field = ''] = ((finding as { path?: string }).path ?? '').split('/');
+        const titles = THINGS[kind].fields as Readonly<Record<string, { column: string } | undefined>>;
+        const { what } = findingText(finding as Finding);
+        $notice.set({ text: titles[field] ? `${titles[field].column}: ${what}` : what, kind: 'failed' });
       } else $notice.set({ text: failureText(error), kind: 'failed' });
       return false;
     }

@@ -9,7 +9,7 @@ export const POST = endpoint(
   async ({ db, write, workspace, session, body, context }) => {
     const { accountId } = session;
     if (!accountId) throw new Forbidden();
-    const id = await write((trx) => startWorkspace(trx, body.name, workspace.id, accountId));
+    const id = await write((trx) => startWorkspace(trx, body, workspace.id, accountId));
     await startSession(db, context, accountId, id);
     return { id };
   },

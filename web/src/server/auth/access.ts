@@ -34,6 +34,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/people': 'editor',
   'GET /plans/[planId]/stations': 'observer',
   'GET /plans/[planId]/team': 'coordinator',
+  'GET /plans/[planId]/plans': 'observer',
   'GET /plans/[planId]/today': 'observer',
   'GET /plans/[planId]/sheets': 'member',
   'GET /plans/[planId]/sheets/[unitId]': 'member',

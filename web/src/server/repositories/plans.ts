@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { withFreshIds } from '@umbrex/core/formats';
-import { type Channel, headOf, PLAN_FORMAT, type Plan } from '@umbrex/core/model';
+import { type Channel, headOf, PLAN_FORMAT, type Plan, PlanHeadSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import type { PlanState } from '../../contract/routes';
 import { SCHEMAS } from '../../contract/things';
@@ -8,13 +8,41 @@ import { ChangedMeanwhile, NotHere } from '../problem';
 import { addThing, listThings, thingAt } from '../store/store';
 import { type Edit, recordEdit } from './edits';
 
-/** The plans of a workspace, oldest first; also one that cannot be read, under the name it has. */
-export async function listPlans(db: Knex, workspaceId: string): Promise<{ id: string; name: string }[]> {
+/**
+ * The plans of a workspace, those in use before those that were put away, oldest first; also one that cannot be read, under the name it
+ * has.
+ */
+export async function listPlans(
+  db: Knex,
+  workspaceId: string,
+): Promise<{ id: string; name: string; archived: boolean }[]> {
   return db('plan')
-    .select('id', db.raw(`coalesce(name, 'cannot be read') as name`))
+    .select('id', db.raw(`coalesce(name, 'cannot be read') as name`), db.raw(`${ARCHIVED} as archived`))
     .where({ workspace_id: workspaceId, deleted_at: null })
+    .orderBy('archived')
     .orderBy('created_at')
     .orderBy('id');
+}
+const ARCHIVED = `document->'archived' is not distinct from 'true'::jsonb`;
+
+/** The same with how many channels each has, and whose rules it follows. */
+export async function plansAtAGlance(db: Knex, workspaceId: string) {
+  const plans = await listPlans(db, workspaceId);
+  const counts = await db('channel')
+    .select('plan_id')
+    .count('id as channels')
+    .where({ workspace_id: workspaceId, deleted_at: null })
+    .groupBy('plan_id');
+  const countries = await db('plan')
+    .select('id', db.raw(`document->>'country' as country`))
+    .where({ workspace_id: workspaceId });
+  const channelsOf = new Map(counts.map(({ plan_id, channels }) => [plan_id, Number(channels)]));
+  const countryOf = new Map(countries.map(({ id, country }) => [id, country]));
+  return plans.map((plan) => ({
+    ...plan,
+    channels: channelsOf.get(plan.id) ?? 0,
+    country: PlanHeadSchema.shape.country.catch('unknown').parse(countryOf.get(plan.id)),
+  }));
 }
 
 /** A whole plan with its channels in order. @throws NotHere; BadInput where its head cannot be read */

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { PlanCountry } from '@umbrex/core/facts';
 import { PLAN_FORMAT, type Plan, PlanSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { setRole } from './accounts';
@@ -18,13 +19,13 @@ export async function insertWorkspace(trx: Knex.Transaction, workspace: Workspac
   await trx('workspace').insert(workspace);
 }
 
-/** A plan with one group and nothing in it, for a workspace that begins from nothing. */
-export function emptyPlan(id: string, groupId: string): Plan {
+/** A plan with one group and nothing in it, for a workspace that begins from nothing; whose rules it follows is asked. */
+export function emptyPlan(id: string, groupId: string, country: PlanCountry): Plan {
   return PlanSchema.parse({
     format: PLAN_FORMAT,
     id,
     name: 'First plan',
-    country: 'US',
+    country,
     receivePolicy: 'closed',
     groups: [{ id: groupId, name: 'Channels', note: '' }],
     channels: [],
@@ -37,7 +38,7 @@ export function emptyPlan(id: string, groupId: string): Plan {
  */
 export async function startWorkspace(
   trx: Knex.Transaction,
-  name: string,
+  { name, country }: { name: string; country: PlanCountry },
   beside: string,
   accountId: string,
 ): Promise<string> {
@@ -47,7 +48,7 @@ export async function startWorkspace(
     'insert into description (workspace_id, id, document) select ?, id, document from description where workspace_id = ? and deleted_at is null',
     [id, beside],
   );
-  await insertPlan(trx, id, emptyPlan(randomUUID(), randomUUID()));
+  await insertPlan(trx, id, emptyPlan(randomUUID(), randomUUID(), country));
   await setRole(trx, { workspaceId: id, accountId, role: 'coordinator', personId: null });
   return id;
 }

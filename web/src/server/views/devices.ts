@@ -14,19 +14,16 @@ import { type Desk, today } from '../desk';
 import { listThings } from '../store/store';
 
 /** The devices that somebody may see, their kinds, and what one may choose for them. A member sees nobody else's name. */
-export async function devicesView({ session, workspace, state, units, descriptions }: Desk) {
+export async function devicesView({ session, workspace, state, units, descriptions, teams }: Desk) {
   const mayEdit = allows(session.role, 'editor');
-  const [people, teams] = await Promise.all([
-    listThings(getDb(), 'person', workspace.id),
-    listThings(getDb(), 'team', workspace.id),
-  ]);
+  const people = await listThings(getDb(), 'person', workspace.id);
   return {
     planId: state.plan.id,
     head: headOf(state.plan),
     planVersion: state.version,
     units,
     people: people.map(({ value }) => value).filter(({ id }) => mayEdit || id === session.personId),
-    teams: teams.map(({ value: { id, name } }) => ({ id, name })),
+    teams,
     pairs: state.plan.channels
       .filter((channel) => kindOf(channel) === 'repeater')
       .map(({ id, name }) => ({ id, name })),

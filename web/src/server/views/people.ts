@@ -1,7 +1,8 @@
 import { maySend } from '@umbrex/core/fit';
-import type { Person } from '@umbrex/core/model';
+import { headOf, type Person } from '@umbrex/core/model';
 import { neverTested } from '@umbrex/core/rules';
 import { allows } from '../../contract/roles';
+import { counted } from '../../messages/labels';
 import { getDb } from '../db';
 import { type Desk, today } from '../desk';
 import { listMembers } from '../repositories/accounts';
@@ -20,7 +21,8 @@ export async function peopleView(desk: Desk) {
     people,
     teams,
     units: units.map(({ unit }) => unit),
-    groups: state.plan.groups,
+    head: headOf(state.plan),
+    planVersion: state.version,
     mayTalk: Object.fromEntries(people.map(({ value }) => [value.id, mayTalkText(value, desk)])),
     today: today(),
   };
@@ -32,7 +34,7 @@ function mayTalkText({ id }: Person, { units, whole, state }: Desk): string {
   if (sets.length === 0) return 'Holds no set of the list.';
   const { sends, unknown, of } = maySend(whole, new Set(sets), state.plan);
   const doubt = unknown > 0 ? `, ${unknown} not known` : '';
-  return `Sends on ${sends} of ${of} channels${doubt}. Check your local rules.`;
+  return `Sends on ${sends} of ${counted(of, 'channel')}${doubt}. Check your local rules.`;
 }
 
 /** The nets; whom one can choose for them is for those who may change them. */

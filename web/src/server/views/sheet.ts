@@ -1,4 +1,5 @@
 import { againstStations, tryAlerts } from '@umbrex/core/air';
+import { readArea } from '@umbrex/core/areas';
 import type { RadioCheck } from '@umbrex/core/check';
 import { namesAreByKeys, namingOf } from '@umbrex/core/fit';
 import { afterSheet } from '@umbrex/core/flow';
@@ -6,7 +7,9 @@ import { holdsOnePair } from '@umbrex/core/model';
 import { keyLines } from '@umbrex/core/procedure';
 import { placesShall } from '@umbrex/core/readiness';
 import { allows } from '../../contract/roles';
+import { areaText } from '../../messages/areas';
 import { confidenceText } from '../../messages/confidence';
+import { usAreas } from '../areas';
 import { getDb } from '../db';
 import { type Desk, today } from '../desk';
 import { checksFor, copyOfferFor, sheetOf } from '../sheetPage';
@@ -46,6 +49,9 @@ export async function sheetView(desk: Desk, unitId: string) {
       proven && description.kind === 'alert' && plan.alerts ? tryAlerts(plan.alerts, description, after) : [],
     keyMap: keyLines(description, after.settings),
     offer: readiness.isReady && sheet.steps.length > 0 ? copyOfferFor(desk, data) : undefined,
+    /** For an alert radio, the plan's areas by name. */
+    areas:
+      description.kind === 'alert' && plan.alerts ? await namedAreas(plan.alerts.areas, plan.areaNames) : [],
     stamp: confidenceText(confidence, description),
     findings: [...(desk.board.unitFindings[data.unit.id] ?? []), ...(proven ? proof.findings : [])],
     names: new Map(plan.channels.map(({ id, name }) => [id, name])),
@@ -55,8 +61,15 @@ export async function sheetView(desk: Desk, unitId: string) {
     naming: namesAreByKeys(description) ? namingOf(plan, description) : null,
     mayEdit,
     spares: plan.spares,
+    groups: plan.groups,
     today: today(),
   };
+}
+
+/** Area codes with what they stand for. */
+async function namedAreas(codes: readonly string[], names: Readonly<Record<string, string>>) {
+  const all = await usAreas();
+  return codes.map((code) => ({ code, name: areaText(readArea(code, all), names[code]) }));
 }
 
 /** A radio check for those who do not keep the roster: with which sets, and not who has them. */

@@ -1,0 +1,71 @@
+import type { ServiceTable } from './service';
+
+/*
+ * Marine VHF by the international table. Source: ITU Radio Regulations, Appendix 18, in the numbering before single-frequency halves got
+ * numbers of their own (1019, 2019 and so on); national administrations differ in harbours and on inland waters. From memory. A ship sends on
+ * 156.050 + 0.050 n - 0.050 (channels 1 to 28) or 156.025 + 0.050 (n - 60) MHz; where the coast answers, it does so 4.6 MHz up.
+ * Columns: numbers, whether the coast answers 4.6 MHz up, use.
+ */
+const PAIRS = [1, 2, 3, 4, 5, 7, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28].concat([
+  60, 61, 62, 63, 64, 65, 66, 78, 79, 80, 81, 82, 83, 84, 85, 86,
+]);
+const DIRECT = [6, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17].concat([
+  67, 68, 69, 70, 71, 72, 73, 74, 75, 76, 77, 87, 88,
+]);
+/** What is known of the use of some, which is the same everywhere. */
+const USE: Readonly<Record<number, string>> = {
+  6: 'ship to ship, rescue',
+  8: 'ship to ship',
+  13: 'bridge to bridge',
+  15: 'on board',
+  16: 'distress, safety and calling',
+  17: 'on board',
+  70: 'digital selective calling',
+  72: 'ship to ship',
+  77: 'ship to ship',
+};
+/** One watt: beside the distress channel, and on board (Appendix 18, notes). */
+const ONE_WATT: ReadonlySet<number> = new Set([15, 17, 75, 76]);
+
+const shipHz = (n: number) => (n < 60 ? 156_000_000 + 50_000 * n : 156_025_000 + 50_000 * (n - 60));
+
+/** The table of marine VHF outside the US. */
+export const MARINE_EU: ServiceTable = {
+  id: 'marine-eu',
+  title: 'Marine VHF, international',
+  country: 'EU',
+  citation: 'ITU Radio Regulations, Appendix 18',
+  powerCitation: 'ITU Radio Regulations, Appendix 18',
+  licence: 'authorised',
+  licenceCitation: 'ITU Radio Regulations, article 18, and the national ship licence',
+  licensedAs: 'marine',
+  aboard: true,
+  modesCitation: 'ITU Radio Regulations, Appendix 18',
+  certification: true,
+  certificationCitation: 'Directive 2014/53/EU',
+  certifiedAlso: ['marine'],
+  repeaters: false,
+  identifyEveryMinutes: null,
+  identifyCitation: 'ITU Radio Regulations, article 19',
+  words: ['marine', 'vhf'],
+  channels: [...PAIRS, ...DIRECT]
+    .sort((a, b) => a - b)
+    .map((n) => {
+      const isPair = PAIRS.includes(n);
+      const number = String(n).padStart(2, '0');
+      return {
+        number,
+        pair: isPair,
+        name: `Marine ${number}${USE[n] ? ` ${USE[n]}` : ''}`,
+        receiveHz: shipHz(n) + (isPair ? 4_600_000 : 0),
+        transmitHz: shipHz(n),
+        maxPowerW: ONE_WATT.has(n) ? 1 : 25,
+        powerBasis: 'transmitter' as const,
+        bandwidthHz: 25_000,
+        noTones: true,
+        neverTest: n === 16 || n === 70,
+        ...(n === 70 && { reservedFor: 'digital selective calling' }),
+        aliases: n < 10 ? [String(n)] : [],
+      };
+    }),
+};
