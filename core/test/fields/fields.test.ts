@@ -124,7 +124,14 @@ describe('what is for members only', () => {
         });
       }),
     ));
-  it.each(['unit', 'person', 'team', 'net', 'plan'] as const)('a %s has nothing of that kind', (kind) =>
+  it('of a plan, which sets and teams carry what; which kinds do is on every sheet', () =>
+    fc.assert(
+      fc.property(anyThing('plan'), (plan) => {
+        const { kinds } = plan.carried;
+        expect(masked('plan', plan)).toEqual({ ...plan, carried: { kinds, teams: {}, units: {} } });
+      }),
+    ));
+  it.each(['unit', 'person', 'team', 'net'] as const)('a %s has nothing of that kind', (kind) =>
     fc.assert(
       fc.property(anyThing(kind), (thing) => {
         expect(masked(kind, thing)).toEqual(thing);
