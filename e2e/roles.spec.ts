@@ -77,6 +77,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'PUT /plans/[planId]': 'editor',
   'DELETE /plans/[planId]': 'editor',
   'GET /plans/[planId]/export': 'observer',
+  'GET /plans/[planId]/grounds': 'observer',
   'POST /plans/[planId]/channels': 'editor',
   'PUT /plans/[planId]/order': 'editor',
   'POST /plans/[planId]/sets': 'editor',

@@ -161,6 +161,7 @@ export function compose(
       device,
       afterSheet(description, { now: known, changes, sheet: written }),
       new Set(fit.image.slots.keys()),
+      fit.cells,
       plan,
     ),
   };

@@ -10,7 +10,7 @@ export function groundsOf(
   day: string,
 ): Grounds {
   const each = units.map((unit) => [unit.id, whoSendsWith(unit, people, day)] as const);
-  return { day, each: Object.fromEntries(each), refused: refusedPairs(stations, day) };
+  return { day, each: Object.fromEntries(each), ...byKeepersWord(stations, day) };
 }
 
 /** A set's holder; of a set that no one person holds, everybody of the team that carries it. */
@@ -35,17 +35,31 @@ function whoSendsWith(
   );
 }
 
-/** The pairs on which every repeater that is listed has refused, or gave leave that has ended. */
-function refusedPairs(stations: readonly Station[], day: string): Pair[] {
-  const byPair = new Map<string, { pair: Pair; isOpen: boolean }>();
+/**
+ * The pairs of repeaters that may not be used: every keeper that is listed has refused, or gave leave that has ended. And those of which
+ * nobody knows yet: nobody was asked, or nobody has answered.
+ */
+function byKeepersWord(stations: readonly Station[], day: string): Pick<Grounds, 'refused' | 'unsettled'> {
+  const byPair = new Map<string, { pair: Pair; words: Set<ReturnType<typeof keepersWord>> }>();
   for (const station of stations) {
     const pair = pairOf(station);
     if (!pair) continue;
     const key = `${pair.receiveHz} ${pair.transmitHz}`;
-    const isOpen = (byPair.get(key)?.isOpen ?? false) || !isRefused(station.permission, day);
-    byPair.set(key, { pair, isOpen });
+    const there = byPair.get(key) ?? { pair, words: new Set() };
+    there.words.add(keepersWord(station.permission, day));
+    byPair.set(key, there);
   }
-  return [...byPair.values()].flatMap(({ pair, isOpen }) => (isOpen ? [] : [pair]));
+  const those = (word: 'refused' | 'unsettled') =>
+    [...byPair.values()].flatMap(({ pair, words }) => {
+      const best = words.has('settled') ? 'settled' : words.has('unsettled') ? 'unsettled' : 'refused';
+      return best === word ? [pair] : [];
+    });
+  return { refused: those('refused'), unsettled: those('unsettled') };
+}
+
+function keepersWord(permission: Station['permission'], day: string): 'settled' | 'unsettled' | 'refused' {
+  if (isRefused(permission, day)) return 'refused';
+  return permission.state === 'unknown' || permission.state === 'asked' ? 'unsettled' : 'settled';
 }
 
 function pairOf(station: Station): Pair | undefined {

@@ -1,7 +1,7 @@
 import { SERVICE_IDS } from '../facts/index';
 import { COUNTRIES, type PlanHead, PlanHeadSchema } from '../model/index';
 import { type Fields, field, type Names } from './field';
-import { choice, line, parts, several, yesNo } from './forms';
+import { choice, day, line, maybe, parts, several, yesNo } from './forms';
 
 const { groups, licensed, numbering, alerts, fleet, setup, roleSetup, naming, carried, areaNames } =
   PlanHeadSchema.shape;
@@ -136,5 +136,6 @@ export const PLAN_FIELDS = {
   ),
   withoutRight: field('channels without a right to send', choice(['leave-out', 'warn'], 'leave-out'), true),
   spares: field('sets of nobody', choice(['licensed', 'listen-only'], 'licensed'), true),
+  loadOn: field('sets are loaded on', maybe(day, 'the day it is'), true),
   archived: field('put away', yesNo(false), false),
 } satisfies Fields<PlanHead>;

@@ -55,6 +55,7 @@ export type FitFinding =
   | { readonly code: 'licence-expiry-unknown' }
   /** Who keeps the repeater said no, or their leave has ended. */
   | { readonly code: 'keeper-refused' }
+  | { readonly code: 'keeper-not-asked' }
   /** Its talk key would send here without a right to it, and it cannot be told not to. */
   | { readonly code: 'left-out-without-right'; readonly transmitHz: number }
   | { readonly code: 'nobody-transmits-here' }

@@ -5,7 +5,7 @@ import { belonging } from './belongs';
 import { type FitDevice, fixedSlotsOn, freeSlotsFor } from './device';
 import { isReceiveOnly, type Placed, type Placement, placeListen, placeTalk } from './place';
 import type { FitPolicy } from './policy';
-import { leftOut } from './right';
+import { isUnlawful, leftOut } from './right';
 import { chooseTones } from './tones';
 
 /** What a device could do with a channel, best first, before anything is known of the other channels. */
@@ -167,7 +167,7 @@ function judgeListening(
   const deaf = places.filter(isReceiveOnly);
   const free = places.filter((slot) => !isReceiveOnly(slot));
   const slots = [...silent, ...deaf, ...free, ...loud];
-  const unlawful = reasons.some(({ code }) => code === 'power-too-high' || code === 'set-too-wide');
+  const unlawful = reasons.some(isUnlawful);
   const place = (slot: Slot): Placed => {
     const placed = placeListen(device, channel, slot, wantedReceive);
     if (!placed.ok || slot.fixed || placed.placement.content.kind !== 'channel') return placed;

@@ -11,7 +11,7 @@ import {
 } from '../model/index';
 import { mustStayQuiet, type TransmitRule, transmitRule } from '../rules/index';
 import { type FitDevice, valuesOf } from './device';
-import type { WantedSlot } from './image';
+import type { Cell, WantedSlot } from './image';
 import { forbidding } from './place';
 import type { FitPolicy } from './policy';
 
@@ -55,15 +55,21 @@ export function leftOut(
   return { code: 'left-out-without-right', severity: 'warning', transmitHz };
 }
 
+/** Why a set may not send although whoever holds it may: too much power, or too wide. */
+export const isUnlawful = ({ code }: Finding): boolean =>
+  code === 'power-too-high' || code === 'set-too-wide';
+
 /**
  * The places that can send without a right to it once a memory is so: factory places that no step forbids to send, and those that the plan
- * loads all the same. What the holder put somewhere is theirs.
+ * loads all the same, also those where the set may not send for its power or width. What the holder put somewhere is theirs.
  * @param planned the places that the plan fills
+ * @param cells what became of the plan's channels
  */
 export function ableToSend(
   device: FitDevice,
   memory: Memory,
   planned: ReadonlySet<number>,
+  cells: readonly Cell[],
   policy: FitPolicy,
 ): AbleToSend[] {
   const { description } = device;
@@ -75,16 +81,23 @@ export function ableToSend(
     rules.set(key, known);
     return known;
   };
+  const unlawful = new Map(
+    cells.flatMap(({ slot, findings }) => {
+      const why = slot && findings.find(isUnlawful);
+      return why ? [[slot.number, why] as const] : [];
+    }),
+  );
   const read = slotReader(description);
   return device.slots.flatMap((slot): AbleToSend[] => {
     if (!isForChannels(slot.region) || !(slot.fixed || planned.has(slot.number))) return [];
     const pair = sendsOn(device, slot, memory.slots.get(slot.number) ?? null, read);
     if (!pair) return [];
     const rule = ruleOn(pair.receiveHz, pair.transmitHz);
-    if (rule.may === 'transmit') return [];
+    const why = rule.may === 'transmit' ? unlawful.get(slot.number) : rule.finding;
+    if (!why) return [];
     const { number, label } = slot;
     const { transmitHz } = pair;
-    return [{ number, label, transmitHz, fromFactory: slot.fixed !== undefined, why: rule.finding }];
+    return [{ number, label, transmitHz, fromFactory: slot.fixed !== undefined, why }];
   });
 }
 

@@ -139,10 +139,20 @@ export const PlanHeadSchema = z.strictObject({
   withoutRight: z.enum(['leave-out', 'warn']).default('leave-out'),
   /** What is taken of sets that nobody of the roster holds: that whoever takes one has the licences, or has none. */
   spares: z.enum(['licensed', 'listen-only']).default('licensed'),
+  /** The day on which the sets are loaded, as YYYY-MM-DD, for which every right is judged; `null` for the day it is. */
+  loadOn: z.iso.date().nullable().default(null),
   /** It was put away: not offered where plans are chosen, and there all the same. */
   archived: z.boolean().default(false),
 });
 export type PlanHead = z.infer<typeof PlanHeadSchema>;
+
+/**
+ * The day for which rights are judged, as YYYY-MM-DD: the one on which sets are loaded. One that has gone by decides nothing more.
+ * @param today the day it is, as YYYY-MM-DD
+ */
+export function loadingDay({ loadOn }: Pick<PlanHead, 'loadOn'>, today: string): string {
+  return loadOn !== null && loadOn > today ? loadOn : today;
+}
 
 /** The channel plan: what the group wants, in its order. The JSON export is this document. */
 export const PlanSchema = z.strictObject({

@@ -15,6 +15,8 @@ export interface Sender {
   readonly day?: string;
   /** The pairs of repeaters whose keepers refused this group, or whose leave has ended on that day. */
   readonly refused?: readonly Pair[];
+  /** The pairs of repeaters whose keepers nobody has asked, or who have not answered. */
+  readonly unsettled?: readonly Pair[];
 }
 
 /** Somebody of whom nothing is known, on no day: a kind of set judged by itself. */
@@ -26,23 +28,31 @@ export interface Grounds {
   /** Who sends with a set, by its id; a set that is not here is nobody's. */
   readonly each: Readonly<Record<string, Sender['each']>>;
   readonly refused: readonly Pair[];
+  readonly unsettled: readonly Pair[];
 }
 
 /** Nothing is known of anybody, on no day. */
-export const NO_GROUNDS: Omit<Grounds, 'day'> & { day?: undefined } = { each: {}, refused: [] };
+export const NO_GROUNDS: Omit<Grounds, 'day'> & { day?: undefined } = {
+  each: {},
+  refused: [],
+  unsettled: [],
+};
 
 /** Who sends with one set of a fleet. */
 export function senderOf(
-  { day, each, refused }: Grounds | typeof NO_GROUNDS,
+  { day, each, refused, unsettled }: Grounds | typeof NO_GROUNDS,
   unit: Pick<Unit, 'id'>,
 ): Sender {
-  return { each: each[unit.id] ?? null, ...(day !== undefined && { day }), refused };
+  return { each: each[unit.id] ?? null, ...(day !== undefined && { day }), refused, unsettled };
 }
 
+type OnPair = Pick<Channel, 'receiveHz' | 'transmitHz'>;
+const holds = (pairs: readonly Pair[], { receiveHz, transmitHz }: OnPair) =>
+  pairs.some((pair) => pair.receiveHz === receiveHz && pair.transmitHz === transmitHz);
+
 /** Whether the repeater of a channel may not be used. */
-export function isShutOut(
-  { receiveHz, transmitHz }: Pick<Channel, 'receiveHz' | 'transmitHz'>,
-  { refused = [] }: Sender,
-): boolean {
-  return refused.some((pair) => pair.receiveHz === receiveHz && pair.transmitHz === transmitHz);
-}
+export const isShutOut = (channel: OnPair, { refused = [] }: Sender): boolean => holds(refused, channel);
+
+/** Whether nobody knows yet if the repeater of a channel may be used. */
+export const isUnsettled = (channel: OnPair, { unsettled = [] }: Sender): boolean =>
+  holds(unsettled, channel);

@@ -3,7 +3,7 @@ import type { Finding } from '../findings/index';
 import type { Channel, Description } from '../model/index';
 import { hasEnded, personFinding } from './person';
 import { type OnPair, type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
-import { isShutOut, type Sender } from './sender';
+import { isShutOut, isUnsettled, type Sender } from './sender';
 
 /** What somebody may do on a channel with a kind of device, and where that is written. */
 export type TransmitRule =
@@ -48,6 +48,8 @@ export function transmitRule(
   const best =
     answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');
   if (best && isShutOut(channel, sender)) return listen({ code: 'keeper-refused', severity: 'error' });
+  if (best?.may === 'transmit' && isUnsettled(channel, sender))
+    return { ...best, findings: [...best.findings, { code: 'keeper-not-asked', severity: 'warning' }] };
   // The service the plan names explains best why not.
   const named = rows.findIndex((row) => row.service.id === channel.service);
   return best ?? answers[Math.max(0, named)] ?? listen(outsideAll(channel, context));

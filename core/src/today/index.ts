@@ -1,6 +1,14 @@
 import { reviewPlan } from '../check/index';
 import type { Board } from '../fit/index';
-import type { Description, Licence, Person, Plan, Station, Unit } from '../model/index';
+import {
+  type Description,
+  type Licence,
+  loadingDay,
+  type Person,
+  type Plan,
+  type Station,
+  type Unit,
+} from '../model/index';
 import { daysBetween, reviewStation } from '../stations/index';
 
 /** What needs somebody now, by kind, with the things it is about and the view in which it is done. */
@@ -59,6 +67,7 @@ export function whatIsDue(standing: Standing): Due[] {
   const named = (unit: Unit): DueItem => ({ id: unit.id, name: unit.nickname });
   const found = (code: Due['code'], items: readonly DueItem[]): Due[] =>
     items.length > 0 ? [{ code, items }] : [];
+  const day = loadingDay(standing.plan, today);
   const plan = planItems(standing);
   const versions = new Map(standing.descriptions.map(({ id, firmware }) => [id, firmware]));
   const alerting = new Set(standing.descriptions.filter(({ kind }) => kind === 'alert').map(({ id }) => id));
@@ -66,7 +75,7 @@ export function whatIsDue(standing: Standing): Due[] {
     batteryChanged === 'unknown' ? undefined : daysBetween(batteryChanged, today);
   const licences = people.flatMap((person) =>
     person.licences
-      .filter((licence) => !isReplaced(licence, person, today))
+      .filter((licence) => !isReplaced(licence, person, day))
       .map(({ expires }) => ({ id: person.id, name: person.name, on: expires })),
   );
   const known = licences.filter(({ on }) => on !== 'unknown');
@@ -83,7 +92,7 @@ export function whatIsDue(standing: Standing): Due[] {
     ...found('findings-to-mend', plan.fix),
     ...found(
       'licences-over',
-      known.filter(({ on }) => on < today),
+      known.filter(({ on }) => on < day),
     ),
     ...found(
       'units-picked-tone',
@@ -106,7 +115,7 @@ export function whatIsDue(standing: Standing): Due[] {
     ),
     ...found(
       'licences-ending',
-      known.filter(({ on }) => on >= today && daysBetween(today, on) <= LICENCE_DAYS),
+      known.filter(({ on }) => on >= day && daysBetween(today, on) <= LICENCE_DAYS),
     ),
     ...found(
       'licences-unknown',

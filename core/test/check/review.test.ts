@@ -78,6 +78,12 @@ describe('a plan is reviewed before anybody programs it', () => {
     expect(of('2026-11-24')).toEqual(['licence-expired']);
     expect(of('2027-01-24')).toEqual(['licence-ends-soon']);
     expect(of('2027-01-25')).toEqual([]);
+    // Judged for the day of loading, where that is still to come.
+    const on = (loadOn: string, expires: string) =>
+      review([ferry], { licensed: [row(expires)], loadOn }).map(({ finding }) => finding.code);
+    expect(on('2026-12-12', '2026-12-11')).toEqual(['licence-expired']);
+    expect(on('2026-12-12', '2026-12-12')).toEqual(['licence-ends-soon']);
+    expect(on('2026-11-01', '2026-11-25')).toEqual(['licence-ends-soon']);
   });
   it('the demo plan has nothing that must be mended, and comes in the order of what to do', () => {
     const found = reviewPlan(OSTREL, { today: TODAY });

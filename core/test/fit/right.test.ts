@@ -104,6 +104,22 @@ describe('without the right to send', () => {
       }).ableToSend,
     ).toEqual([]);
   });
+  it('a place is named too on which its holder may send, but this set only with too much power (47 CFR 95.1767)', () => {
+    const loud = shipped('fleet-mobile');
+    for (const segment of loud.lists.power ?? [])
+      if (segment.kind === 'items') for (const item of segment.items) item.means = 25;
+    const state = { keeps: [], accepts: [], holds: unit(1, loud.id).holds, sender: with_(gmrs()) };
+    const named = (of: Plan) => compose(of, loud, state).ableToSend;
+    // The main channel of a repeater takes 25 W, the interstitial one no more than 5.
+    expect(named({ ...plan([KELP, DIRECT]), withoutRight: 'warn' })).toMatchObject([
+      {
+        transmitHz: 462_562_500,
+        fromFactory: false,
+        why: { code: 'power-too-high', limitW: 5, lowestW: 25 },
+      },
+    ]);
+    expect(named(leavingOut(KELP, DIRECT))).toEqual([]);
+  });
   it('a factory place that can be shut is shut', () => {
     const page = shipped('page-handheld');
     const shuttable = DescriptionSchema.parse({
@@ -237,7 +253,13 @@ function expectNoSecretSender(
   const named = new Set(sheet.ableToSend.map(({ number }) => number));
   const device = fitDevice(description, sheet.now, { sender });
   expect(
-    ableToSend(device, afterSheet(description, sheet), new Set(sheet.fit.image.slots.keys()), of),
+    ableToSend(
+      device,
+      afterSheet(description, sheet),
+      new Set(sheet.fit.image.slots.keys()),
+      sheet.fit.cells,
+      of,
+    ),
   ).toEqual(sheet.ableToSend);
   for (const [number, { content }] of sheet.fit.image.slots) {
     if (content.kind !== 'channel' || content.transmitHz === null || named.has(number)) continue;

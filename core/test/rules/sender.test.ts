@@ -2,7 +2,7 @@ import { groundsOf } from '@umbrex/core/grounds';
 import { PersonSchema, StationSchema } from '@umbrex/core/model';
 import { type HeldLicence, type Sender, senderOf, type TransmitRule, transmitRule } from '@umbrex/core/rules';
 import { describe, expect, it } from 'vitest';
-import { channel, unit, uuid } from '../support/plans';
+import { channel, plan, unit, uuid } from '../support/plans';
 
 /*
  * Who may send where: a person or a team, their licences, a day, a channel and a set. Decided by hand from the sections named beside each
@@ -193,6 +193,28 @@ describe('a keeper’s word', () => {
   ])('%s', (_, permission, isRefused) =>
     expect(refused(station(1, permission))).toEqual(isRefused ? [PAIR_HZ] : []),
   );
+  it.each([
+    ['nobody asked', [{ state: 'unknown' }], true],
+    ['asked, no answer', [{ state: 'asked', expires: '2026-11-24' }], true],
+    ['open', [{ state: 'open' }], false],
+    ['granted until today', [{ state: 'granted', expires: DAY }], false],
+    ['one refused, the other not asked', [{ state: 'refused' }, { state: 'unknown' }], true],
+    ['one open, the other not asked', [{ state: 'open' }, { state: 'unknown' }], false],
+  ])('%s: somebody is to be asked first, and nobody is stopped', (_, permissions, isAsked) => {
+    const grounds = groundsOf(
+      [],
+      [],
+      permissions.map((permission, i) => station(i, permission)),
+      DAY,
+    );
+    expect([grounds.refused, grounds.unsettled]).toEqual([[], isAsked ? [PAIR_HZ] : []]);
+    const channel = { ...PAIR_HZ, service: 'gmrs' as const };
+    const sender = { ...senderOf(grounds, { id: uuid(1) }), each: WHO.own ?? null };
+    const rule = transmitRule(channel, { certifiedFor: ['gmrs'], station: 'hand-held' }, plan([]), sender);
+    expect(rule.may).toBe('transmit');
+    const codes = rule.may === 'transmit' ? rule.findings.map(({ code }) => code) : [];
+    expect(codes.includes('keeper-not-asked')).toBe(isAsked);
+  });
   it('shuts nobody out of another repeater on the same pair that is open, nor where its pair is not known', () => {
     expect(refused(station(1, { state: 'refused' }), station(2, { state: 'open' }))).toEqual([]);
     expect(refused(station(1, { state: 'refused' }), station(2, { state: 'refused' }))).toEqual([PAIR_HZ]);

@@ -68,6 +68,7 @@ export function plan(channels: readonly Channel[], receivePolicy: Plan['receiveP
     carried: { kinds: {}, teams: {}, units: {} },
     withoutRight: 'warn',
     spares: 'licensed',
+    loadOn: null,
     archived: false,
     groups: [{ id: GROUP, name: 'All', note: '' }],
     channels: [...channels],

@@ -135,6 +135,7 @@ export const ANY: Any = {
     }),
     withoutRight: fc.constantFrom('leave-out', 'warn'),
     spares: fc.constantFrom('licensed', 'listen-only'),
+    loadOn: fc.option(day),
     archived: fc.boolean(),
     naming: fc.record({
       all: fc.constantFrom(...NAMING),

@@ -22,10 +22,11 @@ function due(
     people?: Person[];
     stations?: Station[];
     channels?: (typeof KELP)[];
+    loadOn?: string;
   } = {},
 ) {
   const { units = [well], people = [], stations = [], channels = [KELP] } = more;
-  const standing = plan(channels);
+  const standing = { ...plan(channels), loadOn: more.loadOn ?? null };
   const board = fitBoard(standing, units, SHIPPED, NO_GROUNDS);
   const found = whatIsDue({
     plan: standing,
@@ -117,6 +118,17 @@ describe('what needs somebody now', () => {
     });
     expect(due({ units: [alert] })).toMatchObject({ 'alerts-missing': ['Set 9'] });
   });
+  it.each([
+    ['on the day of loading', '2026-12-12', 'licences-ending'],
+    ['the day before', '2026-12-11', 'licences-over'],
+    ['long after', '2033-01-01', undefined],
+  ])('a licence that ends %s', (_, expires, code) =>
+    expect(Object.keys(due({ people: [holder(expires)], loadOn: '2026-12-12' }))).toEqual(code ? [code] : []),
+  );
+  it('a day of loading that has gone by decides nothing', () =>
+    expect(Object.keys(due({ people: [holder('2026-11-24')], loadOn: '2026-11-01' }))).toEqual([
+      'licences-over',
+    ]));
   it('a licence that ended is due until another of the same service is good', () => {
     const withLicences = (...licences: [string, string, string][]) =>
       due({

@@ -19,6 +19,7 @@ import {
   type Team,
   type Unit,
 } from '@umbrex/core/model';
+import type { Grounds } from '@umbrex/core/rules';
 import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
 import type { Role } from './roles';
@@ -146,6 +147,8 @@ export const ROUTES = {
   /** A plan document; fresh ids where they are taken. */
   'POST /api/plans': route<{ id: string }>()('editor', z.unknown(), [], 201),
   'GET /api/plans/[planId]': route<PlanState>()('observer', null, [400]),
+  /** Who sends with the sets that one may see, on the day on which they are loaded. */
+  'GET /api/plans/[planId]/grounds': route<Grounds>()('observer', null, [400]),
   'PUT /api/plans/[planId]': change<PlanHead>(SCHEMAS.plan),
   'DELETE /api/plans/[planId]': take(),
   /** The document that others read, as a download; `?public` as observers see it. */

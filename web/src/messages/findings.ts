@@ -174,6 +174,10 @@ const WORDS: Words = {
     what: 'When does this licence run out? Nobody has written it down: until then it is listen only.',
     help: 'Look at the licence, and write its last day down under People.',
   }),
+  'keeper-not-asked': () => ({
+    what: 'Nobody has this repeater’s keeper’s word yet.',
+    next: 'Ask them before you send there, and note the answer at the station.',
+  }),
   'keeper-refused': () => ({
     what: 'Listen only: who keeps this repeater refused the group, or their leave has ended.',
     help: 'Ask again, and write the answer down under Stations.',

@@ -1,6 +1,6 @@
 import type { Plan, Unit } from '@umbrex/core/model';
 import type { Sender } from '@umbrex/core/rules';
-import { format, parseISO } from 'date-fns';
+import { dayText } from './days';
 
 /** What can be chosen for channels on which a holder has no right to send, where their set cannot be told so. */
 export const WITHOUT_RIGHT_CHOICES = [
@@ -20,7 +20,7 @@ export function senderText(
   { personId }: Pick<Unit, 'personId'>,
   spares: Plan['spares'],
 ): string {
-  const on = day ? `, as it stands on ${format(parseISO(day), 'd MMMM yyyy')}` : '';
+  const on = day ? `, as it stands on ${dayText(day)}` : '';
   if (each === null)
     return spares === 'listen-only'
       ? `Nobody of the roster holds it: by the plan such sets listen only, but where nobody needs a licence${on}.`

@@ -98,7 +98,7 @@ export const DUE_TEXT: Readonly<
     item: 'unit',
   },
   'licences-over': {
-    what: (n) => `${counted(n, 'licence')} that ended`,
+    what: (n) => `${counted(n, 'licence')} that ended, or ends before the sets are loaded`,
     help: 'By right they listen only until it is renewed. Sets that were loaded still send: change them.',
     view: 'people',
     item: 'person',

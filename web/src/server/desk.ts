@@ -1,7 +1,15 @@
 import { reviewPlan } from '@umbrex/core/check';
 import { type Board, BoardFitter, boardFor, spellable } from '@umbrex/core/fit';
 import { groundsOf } from '@umbrex/core/grounds';
-import { type Description, numbersWith, type Unit } from '@umbrex/core/model';
+import {
+  type Description,
+  loadingDay,
+  numbersWith,
+  type Person,
+  type Plan,
+  type Station,
+  type Unit,
+} from '@umbrex/core/model';
 import type { Grounds } from '@umbrex/core/rules';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
@@ -55,8 +63,7 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
   // One fitter for each fleet, so that a page after an edit judges only what the edit touched.
   const fitter = fitters.of(`${workspace.id} ${planId}`, () => new BoardFitter());
   const kinds = descriptions.map(({ description }) => description);
-  const values = <T>(held: readonly { value: T }[]) => held.map(({ value }) => value);
-  const grounds = groundsOf(fleet, values(people), values(stations), today());
+  const grounds = groundsFor(state.plan, all, people, stations);
   const whole = fitter.board(state.plan, fleet, kinds, grounds, numbersWith(state.plan));
   const board = boardFor(whole, new Set(units.map(({ unit }) => unit.id)));
   return {
@@ -72,6 +79,33 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
     whole,
     board,
   };
+}
+
+/** What is known of whoever sends with the fleet, and of the repeaters, on the day on which the plan's sets are loaded. */
+function groundsFor(plan: Plan, ...[units, people, stations]: Roster): Grounds {
+  const values = <T>(held: readonly { value: T }[]) => held.map(({ value }) => value);
+  return groundsOf(values(units), values(people), values(stations), loadingDay(plan, today()));
+}
+type Held<T> = readonly { readonly value: T }[];
+type Roster = [units: Held<Unit>, people: Held<Person>, stations: Held<Station>];
+
+/** The same for one person: of licences what the rules ask, and no name, of the sets that they may see. */
+export async function groundsSeenBy(db: Knex, session: Session, planId: string): Promise<Grounds> {
+  const { id } = session.workspace;
+  const [{ plan }, units, people, stations] = await Promise.all([
+    planFor(db, session, planId),
+    listThings(db, 'unit', id),
+    listThings(db, 'person', id),
+    listThings(db, 'station', id),
+  ]);
+  const seen = units.flatMap(({ value }) => (maySee(session, value) ? [value.id] : []));
+  return groundsOnly(groundsFor(plan, units, people, stations), seen);
+}
+
+/** What is known of whoever sends with some sets only. */
+export function groundsOnly(grounds: Grounds, unitIds: readonly string[]): Grounds {
+  const each = unitIds.map((id) => [id, grounds.each[id] ?? null] as const);
+  return { ...grounds, each: Object.fromEntries(each) };
 }
 
 /** Editors see every device; members the ones they hold. */

@@ -1,13 +1,12 @@
 import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
-import type { Grounds } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
 import { allows } from '../contract/roles';
 import type { EntryGroup } from '../islands/EntryLine/useEntryLine';
 import { getConfig } from './config';
 import { getDb } from './db';
-import { type Desk, fitPart, loadDesk, waiting } from './desk';
+import { type Desk, fitPart, groundsOnly, loadDesk, today, waiting } from './desk';
 import { NotHere } from './problem';
 import { heardEntries } from './repositories/directory';
 import { listThings, unreadCount } from './store/store';
@@ -58,6 +57,7 @@ export function frame(desk: Desk) {
     },
     unread: allows(desk.session.role, 'editor') ? unreadCount(desk.workspace.id) : 0,
     demo: getConfig().UMBREX_DEMO === '1',
+    judgedFor: desk.grounds.day > today() ? desk.grounds.day : null,
   };
 }
 
@@ -87,14 +87,11 @@ export function deskProps(desk: Desk) {
     units: desk.units.map(({ unit }) => unit),
     descriptions: desk.descriptions.map(({ description }) => fitPart(description)),
     board: desk.board,
-    grounds: groundsSeen(desk),
+    grounds: groundsOnly(
+      desk.grounds,
+      desk.units.map(({ unit }) => unit.id),
+    ),
     teams: allows(desk.session.role, 'editor') ? desk.teams : [],
     mayEdit: allows(desk.session.role, 'editor'),
   };
-}
-
-/** Who sends with the sets that somebody may see: of licences what the rules ask, and no name. */
-function groundsSeen({ grounds, units }: Desk): Grounds {
-  const each = units.map(({ unit: { id } }) => [id, grounds.each[id] ?? null] as const);
-  return { ...grounds, each: Object.fromEntries(each) };
 }

@@ -23,7 +23,7 @@ interface Props {
   devices: readonly Description[];
   neighbours: readonly Neighbour[];
   people: readonly RosterPerson[];
-  refused: Grounds['refused'];
+  keepers: Pick<Grounds, 'refused' | 'unsettled'>;
   /** The day it is, as YYYY-MM-DD. */
   today: string;
   mayEdit: boolean;
@@ -43,7 +43,7 @@ export function ChannelDrawer(props: Props) {
     neighbours,
     people,
     today,
-    refused,
+    keepers,
     mayEdit,
     nudge,
     remove,
@@ -110,7 +110,7 @@ export function ChannelDrawer(props: Props) {
         devices={devices}
         people={people}
         today={today}
-        refused={refused}
+        keepers={keepers}
       />
       <ToneAdvisor
         channel={channel}

@@ -1,4 +1,4 @@
-import type { Channel, Description, Plan } from '@umbrex/core/model';
+import { type Channel, type Description, loadingDay, type Plan } from '@umbrex/core/model';
 import { type Grounds, type HeldLicence, transmitRule } from '@umbrex/core/rules';
 import { useState } from 'react';
 import { findingText } from '../../messages/findings';
@@ -43,11 +43,11 @@ interface Props {
   devices: readonly Description[];
   people: readonly RosterPerson[];
   today: string;
-  refused: Grounds['refused'];
+  keepers: Pick<Grounds, 'refused' | 'unsettled'>;
 }
 
 /** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
-export function MayTransmit({ channel, plan, devices, people, today, refused }: Props) {
+export function MayTransmit({ channel, plan, devices, people, today, keepers }: Props) {
   const [person, setPerson] = useState('gmrs');
   // The first question is about a set that is made for this service.
   const isMadeFor = ({ certifiedFor }: Description) =>
@@ -57,7 +57,11 @@ export function MayTransmit({ channel, plan, devices, people, today, refused }: 
   if (!device) return null;
   const licences =
     ANYBODY.find(([id]) => id === person)?.[2] ?? people.find(({ id }) => id === person)?.licences ?? [];
-  const rule = transmitRule(channel, device, plan, { each: [licences], day: today, refused });
+  const rule = transmitRule(channel, device, plan, {
+    each: [licences],
+    day: loadingDay(plan, today),
+    ...keepers,
+  });
   return (
     <details className="border-t border-base-300 pt-3">
       <summary className="muted cursor-pointer font-semibold">Who may transmit?</summary>
@@ -111,7 +115,11 @@ export function MayTransmit({ channel, plan, devices, people, today, refused }: 
               {rule.identifyEveryMinutes === null
                 ? ''
                 : `; identify every ${rule.identifyEveryMinutes} minutes and at the end`}
-              . <span className="muted">{rule.source}. Check your local rules.</span>
+              . <span className="muted">{rule.source}. Check your local rules.</span>{' '}
+              {rule.findings
+                .filter(({ severity }) => severity === 'warning')
+                .map((finding) => `${findingText(finding).what} ${findingText(finding).next ?? ''}`)
+                .join(' ')}
             </p>
           ) : (
             <p>

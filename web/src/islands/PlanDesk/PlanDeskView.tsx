@@ -122,7 +122,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
             neighbours={props.neighbours}
             people={props.people}
             today={props.today}
-            refused={props.desk.grounds.refused}
+            keepers={props.desk.grounds}
             mayEdit={props.desk.mayEdit}
             nudge={nudge}
             remove={remove}

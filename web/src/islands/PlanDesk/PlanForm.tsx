@@ -114,6 +114,19 @@ export function PlanForm({ desk, save }: Props) {
         options={SPARES_CHOICES}
         set={(spares) => change({ spares })}
       />
+      <label className="block">
+        <span className="muted text-small">Sets are loaded on</span>
+        <input
+          type="date"
+          className="input input-sm w-full font-mono"
+          value={head.loadOn ?? ''}
+          onChange={(event) => change({ loadOn: event.target.value || null })}
+          aria-describedby="load-on"
+        />
+        <span id="load-on" className="muted block text-small">
+          Licences and permissions are judged for that day; without one, for the day it is.
+        </span>
+      </label>
       <p className="muted text-small">
         Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
         listen first.

@@ -17,7 +17,7 @@ export interface DeskState {
   /** Without their keys: what the fit needs. */
   readonly descriptions: readonly Description[];
   readonly board: Board;
-  /** Who sends with each of the sets, on the day on which the page was made. */
+  /** Who sends with each of the sets, on the day on which they are loaded; as fresh as the plan. */
   readonly grounds: Grounds;
   /** For what sets are set up. */
   readonly teams: readonly { id: string; name: string }[];
@@ -83,7 +83,7 @@ function namesIn({ plan, descriptions, teams, units }: DeskState): Names {
 }
 
 let round = 0;
-function adopt(change: Partial<PlanState>): void {
+function adopt(change: Partial<PlanState & Pick<DeskState, 'grounds'>>): void {
   const desk = $desk.get();
   if (!desk) return;
   const plan = change.plan ? keepSame(desk.plan, change.plan) : desk.plan;
@@ -103,9 +103,13 @@ function fail(text: string): void {
   $notice.set({ text, kind: 'failed' });
 }
 
-/** Fetches the plan anew. */
+/** Fetches the plan anew, and who may send. */
 export async function reloadPlan(planId: string): Promise<void> {
-  adopt(await call('GET /api/plans/[planId]', { planId }));
+  const [state, grounds] = await Promise.all([
+    call('GET /api/plans/[planId]', { planId }),
+    call('GET /api/plans/[planId]/grounds', { planId }),
+  ]);
+  adopt({ ...state, grounds });
 }
 
 /** Adds a channel; answers it, or `undefined` when it was refused (a notice says why). The id makes a retry harmless. */

@@ -1,5 +1,5 @@
 import { masked } from '@umbrex/core/fields';
-import type { Station } from '@umbrex/core/model';
+import { loadingDay, type Station } from '@umbrex/core/model';
 import { controlContext, preconditionContext, preconditions } from '@umbrex/core/stations';
 import { allows } from '../../contract/roles';
 import type { Session } from '../auth/session';
@@ -21,7 +21,7 @@ export async function stationsView({ session, workspace, state, descriptions, un
   ]);
   const people = everyone.map(({ value }) => value).filter(({ id }) => mayEdit || id === session.personId);
   const kinds = descriptions.map(({ description }) => description);
-  const context = preconditionContext(state.plan, kinds, today());
+  const context = preconditionContext(state.plan, kinds, loadingDay(state.plan, today()));
   const repeaters = held.map(({ value }) => value).filter(({ kind }) => kind === 'repeater');
   const setsOf = (personId: string) =>
     units.map(({ unit }) => unit).filter((unit) => unit.personId === personId);

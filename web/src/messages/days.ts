@@ -1,0 +1,4 @@
+import { format, parseISO } from 'date-fns';
+
+/** A calendar day (YYYY-MM-DD) as people write it. */
+export const dayText = (day: string): string => format(parseISO(day), 'd MMMM yyyy');
