@@ -79,6 +79,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'GET /plans/[planId]/export': 'observer',
   'GET /plans/[planId]/grounds': 'observer',
   'POST /plans/[planId]/channels': 'editor',
+  'POST /plans/[planId]/channels/several': 'editor',
   'PUT /plans/[planId]/order': 'editor',
   'POST /plans/[planId]/sets': 'editor',
   'POST /plans/[planId]/effort': 'editor',
@@ -88,6 +89,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'PUT /units/[unitId]': 'editor',
   'DELETE /units/[unitId]': 'editor',
   'GET /descriptions/[descriptionId]': 'member',
+  'GET /descriptions/[descriptionId]/places': 'editor',
   'POST /descriptions': 'editor',
   'PUT /descriptions/[descriptionId]': 'editor',
   'POST /descriptions/[descriptionId]/marks': 'member',
@@ -282,6 +284,8 @@ async function bodyFor(
       return { version, value: head };
     case 'POST /plans/[planId]/channels':
       return { value: { ...channel, id: crypto.randomUUID() } };
+    case 'POST /plans/[planId]/channels/several':
+      return { move: crypto.randomUUID(), values: [{ ...channel, id: crypto.randomUUID() }] };
     case 'PUT /plans/[planId]/order':
       return { version, order: channels.map(({ id, groupId }: Record<string, string>) => ({ id, groupId })) };
     case 'POST /plans/[planId]/sets':

@@ -6,7 +6,7 @@ import { channel, rules, service, tone } from './tables';
 
 const USAGE = `usage:
   umbrex tone "<text>"                        read a tone
-  umbrex channel "<text>"                     read a line as a channel
+  umbrex channel "<text>" [--device <file>]   read a line as a channel; with a device its own labels are its places
   umbrex fit <plan.json> [--device <file>]…   what each device can do with the plan
   umbrex prove <plan.json> [--device <file>]… write each device's sheet and replay it
   umbrex prove <plan.json> [--device <file>]… --from unknown
@@ -34,7 +34,7 @@ export function run(words: readonly string[]): Outcome {
     case 'tone':
       return tone(onlySubject(subject, rest));
     case 'channel':
-      return channel(onlySubject(subject, rest));
+      return channel(subject, rest);
     case 'advise':
       return advise(subject, rest);
     case 'memory':

@@ -1,6 +1,6 @@
 import { SERVICE_IDS, SERVICES, serviceChannel } from '@umbrex/core/facts';
 import { readDescription } from '@umbrex/core/formats';
-import { readLine, readTone } from '@umbrex/core/listing';
+import { placesOfSet, readOnSet, readTone } from '@umbrex/core/listing';
 import { bareChannel, sameOnAir } from '@umbrex/core/model';
 import { type HeldLicence, transmitRule } from '@umbrex/core/rules';
 import { type Outcome, parseOptions, readFile, UsageError } from './read';
@@ -11,8 +11,14 @@ export function tone(text: string): Outcome {
   return { ok, json: { ok, tone: found ?? null, sameAs: ok ? sameOnAir(found) : [], questions } };
 }
 
-export function channel(text: string): Outcome {
-  const reading = readLine(text);
+/** Reads a line as a channel; with a device its own labels are its places. */
+export function channel(text: string, more: readonly string[] = []): Outcome {
+  const { values } = parseOptions(more);
+  const [path, ...others] = values.device ?? [];
+  if (others.length > 0) throw new UsageError();
+  const device = path === undefined ? undefined : readFile(path, readDescription);
+  if (device && !device.ok) return { ok: false, json: { ok: false, file: path, findings: device.findings } };
+  const reading = readOnSet(text, 'US', device ? placesOfSet(device.value) : null);
   return { ok: reading.ok, json: reading };
 }
 

@@ -13,6 +13,7 @@ import * as naming from './20261203_naming';
 import * as links from './20261204_links';
 import * as documents from './20261205_documents';
 import * as carried from './20261206_carried';
+import * as moves from './20261207_moves';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -30,6 +31,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261204_links', migration: links },
   { name: '20261205_documents', migration: documents },
   { name: '20261206_carried', migration: carried },
+  { name: '20261207_moves', migration: moves },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -12,7 +12,7 @@ const { send } = await import('./routes');
 const { addThing, brokenThings, listThings, revertThing, saveThing, takeThing, thingAt } = await import(
   '../src/server/store/store'
 );
-const { openEdit } = await import('../src/server/repositories/edits');
+const { openEdits } = await import('../src/server/repositories/edits');
 const { loadPlan } = await import('../src/server/repositories/plans');
 const { loadDesk } = await import('../src/server/desk');
 const { sheetOf } = await import('../src/server/sheetPage');
@@ -133,7 +133,7 @@ async function roundTrip<K extends (typeof SEEDED)[number]>(
   const there = async () => (await thingAt(db, kind, workspaceId, id)).value;
   const undo = (editId: string | null) =>
     db.transaction(async (trx) => {
-      const edit = await openEdit(trx, workspaceId, editId ?? '');
+      const [edit] = await openEdits(trx, workspaceId, editId ?? randomUUID());
       if (!edit) throw new Error('no edit');
       await revertThing(trx, workspaceId, { ...edit, kind });
     });

@@ -8,7 +8,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { purgeDeleted } = await import('../src/server/repositories/edits');
+const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const { historyView } = await import('../src/server/views/history');
 const { send, visitorAs } = await import('./routes');
+
+import type { Visitor } from './routes';
+
 const db = getDb();
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
@@ -23,6 +28,123 @@ const person = (name: string, more: object = {}) => ({ id: randomUUID(), name, .
 const addPerson = (value: object) => send('POST', '/api/people', {}, { value });
 const count = async (table: string) => Number((await db(table).count('* as n').first())?.n);
 const undo = (editId: string) => send('POST', '/api/edits/[editId]/undo', { editId }, {});
+
+describe('what was done in one go', () => {
+  const several = (move: string, names: readonly string[], more: object = {}) =>
+    plannedChannel().then(({ channel }) =>
+      send(
+        'POST',
+        '/api/plans/[planId]/channels/several',
+        { planId },
+        { move, values: names.map((name) => ({ ...channel, id: randomUUID(), name, ...more })) },
+      ),
+    );
+  const plannedChannel = async () => {
+    const { body } = await send('GET', '/api/plans/[planId]', { planId });
+    return {
+      channel: body.plan.channels[0] as Channel,
+      names: body.plan.channels.map((c: Channel) => c.name),
+    };
+  };
+  const newest = async () => {
+    const workspace = await firstWorkspace(db);
+    if (!workspace) throw new Error('no workspace');
+    return (await historyView({ workspace }, 0)).entries;
+  };
+
+  it('is taken back in one go, in however many parts it came, and can come back', async () => {
+    const before = (await plannedChannel()).names;
+    const move = randomUUID();
+    const first = Array.from({ length: 15 }, (_, i) => `Pasted ${i}`);
+    expect((await several(move, first)).body).toEqual({ editId: move, added: 15 });
+    expect((await several(move, ['Pasted 15', 'Pasted 16'])).status).toBe(201);
+    expect((await plannedChannel()).names).toEqual([...before, ...first, 'Pasted 15', 'Pasted 16']);
+    const [entry] = await newest();
+    expect(entry).toMatchObject({ id: move, what: 'added 17 channels', undone: 'none', back: 'Undo' });
+    expect([entry?.changes.length, entry?.changes.at(-1)]).toEqual([13, 'and 5 more']);
+    expect([(await undo(move)).status, (await undo(move)).status]).toEqual([200, 404]);
+    expect((await plannedChannel()).names).toEqual(before);
+    const [back, done] = await newest();
+    expect(done).toMatchObject({ id: move, undone: 'all', back: null });
+    expect(back).toMatchObject({ what: 'deleted 17 channels', undoes: true, back: 'Bring back' });
+    expect((await undo(back?.id ?? '')).status).toBe(200);
+    expect((await plannedChannel()).names.length).toBe(before.length + 17);
+  });
+  it('is refused whole where one of it was changed since, and where one of it cannot be', async () => {
+    const before = (await plannedChannel()).names;
+    const move = randomUUID();
+    await several(move, ['Left', 'Right']);
+    const { body } = await send('GET', '/api/plans/[planId]', { planId });
+    const left: Channel = body.plan.channels.find((c: Channel) => c.name === 'Left');
+    const at = { channelId: left.id };
+    const changed = await send('PUT', '/api/channels/[channelId]', at, {
+      version: 1,
+      value: { ...left, name: 'Mine' },
+    });
+    expect((await undo(move)).status).toBe(409);
+    expect((await plannedChannel()).names).toEqual([...before, 'Mine', 'Right']);
+    await undo(changed.body.editId);
+    // What was undone of it alone does not stand in the way of the rest.
+    expect((await undo(move)).status).toBe(200);
+    expect((await plannedChannel()).names).toEqual(before);
+    expect((await several(randomUUID(), ['Fine'], { groupId: randomUUID() })).status).toBe(400);
+    expect(
+      (
+        await several(
+          randomUUID(),
+          Array.from({ length: 51 }, () => 'Many'),
+        )
+      ).status,
+    ).toBe(400);
+    expect((await plannedChannel()).names).toEqual(before);
+  });
+  it('a starter set, a table and a change of many people are one move each', async () => {
+    const { body } = await send('GET', '/api/plans/[planId]', { planId });
+    const set = { version: body.version, set: 'murs' };
+    const added = await send('POST', '/api/plans/[planId]/sets', { planId }, set);
+    expect((await newest())[0]?.what).toBe('changed 1 plan, added 5 channels');
+    expect((await undo(added.body.editId)).status).toBe(200);
+    const after = (await send('GET', '/api/plans/[planId]', { planId })).body;
+    expect(after.plan.groups).toEqual(body.plan.groups);
+    expect(after.plan.channels).toEqual(body.plan.channels);
+    const people = [person('Row one'), person('Row two')];
+    const table = await send('POST', '/api/roster/import', {}, { people });
+    const ids = people.map(({ id }) => ({ id, version: 1 }));
+    const gone = await send('POST', '/api/roster/bulk', {}, { people: ids, change: { do: 'delete' } });
+    expect((await newest())[0]).toMatchObject({ what: 'deleted 2 people', back: 'Bring back' });
+    expect((await undo(table.body.editId)).status).toBe(409);
+    expect((await undo(gone.body.editId)).status).toBe(200);
+    expect((await undo(table.body.editId)).status).toBe(200);
+  });
+});
+
+describe('the day of loading', () => {
+  it('is the day for which rights are judged, as the plan says it; members learn of their own sets only', async () => {
+    const grounds = async (who?: Visitor) =>
+      (await (who ?? { send }).send('GET', '/api/plans/[planId]/grounds', { planId })).body;
+    const { plan, version } = (await send('GET', '/api/plans/[planId]', { planId })).body;
+    const today = (await grounds()).day;
+    const { id: _i, format: _f, channels: _c, ...head } = plan;
+    const saved = await send(
+      'PUT',
+      '/api/plans/[planId]',
+      { planId },
+      { version, value: { ...head, loadOn: '2099-01-31' } },
+    );
+    expect(saved.status).toBe(200);
+    expect((await grounds()).day).toBe('2099-01-31');
+    await undo(saved.body.editId);
+    expect((await grounds()).day).toBe(today);
+    const all = Object.keys((await grounds()).each);
+    const own = Object.keys((await grounds(await visitorAs('member'))).each);
+    expect([all.length > own.length, own.every((id) => all.includes(id))]).toEqual([true, true]);
+    expect((await grounds(await visitorAs('observer'))).each).toEqual({});
+    const wrong = { version: version + 2, value: { ...head, loadOn: '2099-02-31' } };
+    expect((await send('PUT', '/api/plans/[planId]', { planId }, wrong)).body.findings[0].path).toBe(
+      '/value/loadOn',
+    );
+  });
+});
 
 describe('people, teams, stations and nets', () => {
   const samples = {
@@ -151,7 +273,7 @@ describe('many at once: all or none', () => {
     expect(await inTeam()).toBe(3);
     const licence = { service: 'gmrs', holds: 'own', expires: '2033-01-01', callSign: '', class: '' };
     expect((await bulk([2, 2, 2], { do: 'licence', licence })).status).toBe(200);
-    expect((await bulk([3, 3, 3], { do: 'delete' })).body).toEqual({ changed: 3 });
+    expect((await bulk([3, 3, 3], { do: 'delete' })).body).toMatchObject({ changed: 3 });
     expect(
       await db('person')
         .whereIn(

@@ -1,6 +1,7 @@
 import type { AreaReading } from '@umbrex/core/areas';
 import type { Finding } from '@umbrex/core/findings';
 import type { DirectoryReading } from '@umbrex/core/formats';
+import type { SetPlaces } from '@umbrex/core/listing';
 import {
   type Channel,
   ChannelSchema,
@@ -154,6 +155,13 @@ export const ROUTES = {
   /** The document that others read, as a download; `?public` as observers see it. */
   'GET /api/plans/[planId]/export': route<Response>()('observer', null, [400]),
   'POST /api/plans/[planId]/channels': add<Channel>(ChannelSchema),
+  /** Several in a row, all of them or none; a long list comes in parts of one move, by which all of it is undone. */
+  'POST /api/plans/[planId]/channels/several': route<Undoable & { added: number }>()(
+    'editor',
+    z.strictObject({ move: z.uuid(), values: z.array(ChannelSchema).min(1).max(50) }),
+    [404, 409],
+    201,
+  ),
   'PUT /api/plans/[planId]/order': route<Undoable>()(
     'editor',
     z.strictObject({
@@ -163,7 +171,7 @@ export const ROUTES = {
     [409],
   ),
   /** A starter set: a group of its own with all its channels, in one move. */
-  'POST /api/plans/[planId]/sets': route<{ group: string; channels: number }>()(
+  'POST /api/plans/[planId]/sets': route<Undoable & { group: string; channels: number }>()(
     'editor',
     z.strictObject({ set: z.string().max(40), version }),
     [409],
@@ -194,6 +202,8 @@ export const ROUTES = {
 
   /** The description of a kind as the document that is brought in again, as a download. */
   'GET /api/descriptions/[descriptionId]': route<Response>()('member', null),
+  /** Its places by their labels. */
+  'GET /api/descriptions/[descriptionId]/places': route<SetPlaces>()('editor', null),
   /** Answers findings about the words of its steps; the one that is there where its id is taken. */
   'POST /api/descriptions': route<{ id: string; version: number; findings: readonly Finding[] }>()(
     'editor',
@@ -237,10 +247,10 @@ export const ROUTES = {
   /** The invented plan of Ostrel Island beside one's own, with a few sets when there are none. */
   'POST /api/example': route<{ id: string }>()('editor', Nothing, [], 201),
   /** All of them or none. */
-  'POST /api/roster/import': route<{ added: number }>()('editor', ImportSchema, [404, 409], 201),
+  'POST /api/roster/import': route<Undoable & { added: number }>()('editor', ImportSchema, [404, 409], 201),
   /** The cells of a workbook's first sheet as texts; it comes as the file is. */
   'POST /api/roster/workbook': route<{ rows: string[][] }>()('editor', null, [400, 413, 415]),
-  'POST /api/roster/bulk': route<{ changed: number }>()('editor', BulkSchema, [404, 409]),
+  'POST /api/roster/bulk': route<Undoable & { changed: number }>()('editor', BulkSchema, [404, 409]),
   /** Things as a table, `?what=people&as=csv|tsv|xlsx`, as a download; `?what=channels&plan=…` of a plan. */
   'GET /api/roster/export': route<Response>()('editor', null, [404]),
   /** The stations that have a site, as a download; observers get them without tones. */

@@ -1,4 +1,5 @@
 import { type Change, changesBetween, type Names, THINGS, type ThingKind } from '@umbrex/core/fields';
+import { counted } from './labels';
 
 type Shape = Readonly<Record<string, unknown>> | null;
 /** Longer values are cut in the history: there a change is recognised, not compared. */
@@ -25,6 +26,39 @@ export function editText(
     what: `changed ${what}`,
     changes: changesBetween(edit.kind as ThingKind, before, after, names).map(line),
   };
+}
+
+interface Count {
+  readonly kind: string;
+  readonly how: 'added' | 'changed' | 'deleted';
+  readonly count: number;
+}
+
+/** What was done in one go, in words: one edit as it is; several by their number, with the first of them told one by one. */
+export function moveText(
+  counts: readonly Count[],
+  edits: readonly { kind: string; before: unknown; after: unknown }[],
+  names: Names,
+): { what: string; changes: readonly string[] } {
+  const all = counts.reduce((sum, { count }) => sum + count, 0);
+  const [first] = edits;
+  if (all === 1 && first) return editText(first, names);
+  const told = edits.map((edit) => {
+    const { what, changes } = editText(edit, names);
+    return changes.length > 0 ? `${what} (${cut(changes.join('; '))})` : what;
+  });
+  const left = all - edits.length;
+  return {
+    what: counts.map(countText).join(', '),
+    changes: left > 0 ? [...told, `and ${left} more`] : told,
+  };
+}
+
+function countText({ kind, how, count }: Count): string {
+  if (kind === 'order') return 'changed the order of the channels';
+  const thing =
+    kind in THINGS ? THINGS[kind as ThingKind] : { one: 'kind of device', many: 'kinds of device' };
+  return `${how} ${counted(count, thing.one, thing.many)}`;
 }
 
 /** A description is not written here: it is replaced, marked by people, or its steps are recorded. */

@@ -176,7 +176,7 @@ const WORDS: Words = {
   }),
   'keeper-not-asked': () => ({
     what: 'Nobody has this repeater’s keeper’s word yet.',
-    next: 'Ask them before you send there, and note the answer at the station.',
+    help: 'Ask them before you send there, and note the answer at the station.',
   }),
   'keeper-refused': () => ({
     what: 'Listen only: who keeps this repeater refused the group, or their leave has ended.',

@@ -48,6 +48,12 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
     `${about} is only listened to: it takes a licence or an authorisation to talk there.`,
   'channel-of-what': (about) =>
     `“${about}” is a number that each service counts its own way, and no tables of this plan’s country are here. Write its frequency.`,
+  'place-of-set': (about) => `${about}.`,
+  'place-not-there': (about) => `There is no such place on that set: ${about}.`,
+  'place-is-free': (about) =>
+    `The factory put nothing there: ${about}. Write the frequency, or another place.`,
+  'place-of-several': (about) => `More than one place is called so: ${about}. Which is meant:`,
+  'place-contradicts': (about) => `That place holds another frequency: ${about}. Which is meant:`,
   'service-elsewhere': (about) =>
     `“${about}” is a channel of another country’s service; nobody may transmit there here. To listen there:`,
   'usual-offset': (about) => `No offset is given; the usual one there is taken: ${about} MHz.`,

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Finding } from '@umbrex/core/findings';
 import { shapeFindings } from '@umbrex/core/formats';
 import type { APIContext, APIRoute } from 'astro';
@@ -40,8 +41,8 @@ export interface Call<R extends RouteName> {
   readonly body: BodyOf<R>;
   readonly url: URL;
   readonly context: APIContext;
-  /** A transaction whose edits carry who made them. */
-  readonly write: <V>(work: (trx: Knex.Transaction) => Promise<V>) => Promise<V>;
+  /** A transaction whose edits carry who made them, and are one move: one of its own, or the one that is given. */
+  readonly write: <V>(work: (trx: Knex.Transaction, move: string) => Promise<V>, move?: string) => Promise<V>;
 }
 
 /**
@@ -81,15 +82,15 @@ export function endpoint<R extends RouteName>(
 /** Transactions in which PostgreSQL knows who writes, and from which of their tabs. */
 function writer(db: Knex, session: Session | undefined, { request }: APIContext): Call<RouteName>['write'] {
   const tab = request.headers.get('x-umbrex-tab')?.slice(0, 40) ?? '';
-  return async (work) => {
+  return async (work, move = randomUUID()) => {
     for (let tries = 1; ; tries++)
       try {
         return await db.transaction(async (trx) => {
-          await trx.raw(`select set_config('umbrex.account', ?, true), set_config('umbrex.tab', ?, true)`, [
-            session?.accountId ?? '',
-            tab,
-          ]);
-          return work(trx);
+          await trx.raw(
+            `select set_config('umbrex.account', ?, true), set_config('umbrex.tab', ?, true), set_config('umbrex.move', ?, true)`,
+            [session?.accountId ?? '', tab, move],
+          );
+          return work(trx, move);
         });
       } catch (error) {
         // Of two that came at once the other one was first: what it wrote is there now, and is answered to.

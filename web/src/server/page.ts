@@ -50,6 +50,7 @@ export function frame(desk: Desk) {
     plan: { id: plan.id, name: plan.name, country: plan.country },
     plans: desk.plans.filter(({ id, archived }) => !archived || id === plan.id),
     groups,
+    kinds: kindsInHand(desk),
     waiting: {
       devices: { count: counts.gather, what: 'devices that want a look' },
       check: { count: counts.arrange, what: 'findings of the plan that want something done' },
@@ -59,6 +60,15 @@ export function frame(desk: Desk) {
     demo: getConfig().UMBREX_DEMO === '1',
     judgedFor: desk.grounds.day > today() ? desk.grounds.day : null,
   };
+}
+
+/** The kinds of set in the fleet whose labels stand for channels from the factory on. */
+function kindsInHand({ units, descriptions }: Desk) {
+  const there = new Set(units.map(({ unit }) => unit.descriptionId));
+  return descriptions
+    .map(({ description }) => description)
+    .filter(({ id, regions }) => there.has(id) && regions.some(({ content }) => content.kind === 'fixed'))
+    .map(({ id, title }) => ({ id, title }));
 }
 
 /** The stations around that directories named, as the tone advisor weighs them. */

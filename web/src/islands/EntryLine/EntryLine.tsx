@@ -2,15 +2,18 @@ import type { PlanCountry } from '@umbrex/core/facts';
 import { guarded } from '../../ui/guarded';
 import { EntryLineView } from './EntryLineView';
 import { type EntryGroup, useEntryLine } from './useEntryLine';
+import type { KindInHand } from './useSetInHand';
 
 interface Props {
   planId: string;
   country: PlanCountry;
   groups: readonly EntryGroup[];
+  /** The kinds of set that the fleet has and that hold channels from the factory. */
+  kinds: readonly KindInHand[];
 }
 
-function EntryLineIsland({ planId, country, groups }: Props) {
-  return <EntryLineView {...useEntryLine(planId, country, groups)} groups={groups} />;
+function EntryLineIsland({ planId, country, groups, kinds }: Props) {
+  return <EntryLineView {...useEntryLine(planId, country, groups, kinds)} groups={groups} />;
 }
 
 export const EntryLine = guarded('EntryLine', EntryLineIsland);

@@ -66,6 +66,23 @@ export function EntryLineView(props: Props) {
                 Clear
               </button>
               {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
+              {props.kinds.length > 0 && (
+                <label className="ml-auto flex items-center gap-2 text-sm max-sm:ml-0">
+                  <span className="muted">Set in hand</span>
+                  <select
+                    className="select select-sm w-44"
+                    value={props.kindId}
+                    onChange={(event) => props.setKindId(event.target.value)}
+                  >
+                    <option value="">none: numbers are a service’s</option>
+                    {props.kinds.map(({ id, title }) => (
+                      <option key={id} value={id}>
+                        {title}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              )}
             </div>
           </div>
         )}

@@ -1,9 +1,10 @@
 import type { PlanCountry } from '@umbrex/core/facts';
-import { type LineReading, readLine } from '@umbrex/core/listing';
+import { type LineReading, readOnSet } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import { type ClipboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useTyped } from '../../ui/typed';
 import { addChannel } from '../desk/deskStore';
+import { type KindInHand, useSetInHand } from './useSetInHand';
 
 export interface EntryGroup {
   readonly id: string;
@@ -13,7 +14,12 @@ export interface EntryGroup {
 }
 
 /** The state of the entry line: what is written, how it reads, where the channel would go. */
-export function useEntryLine(planId: string, country: PlanCountry, groups: readonly EntryGroup[]) {
+export function useEntryLine(
+  planId: string,
+  country: PlanCountry,
+  groups: readonly EntryGroup[],
+  kinds: readonly KindInHand[],
+) {
   const [line, setLine] = useTyped('entry line');
   const [open, setOpen] = useState(false);
   const [busy, setBusy] = useState(false);
@@ -21,7 +27,8 @@ export function useEntryLine(planId: string, country: PlanCountry, groups: reado
   const [chosen, setChosen] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const id = useRef<string | null>(null);
-  const reading: LineReading = useMemo(() => readLine(line, country), [line, country]);
+  const { kindId, setKindId, setInHand } = useSetInHand(kinds);
+  const reading: LineReading = useMemo(() => readOnSet(line, country, setInHand), [line, country, setInHand]);
 
   const suggested = useMemo(() => {
     const kind = reading.channel ? kindOf(reading.channel) : 'direct';
@@ -91,5 +98,8 @@ export function useEntryLine(planId: string, country: PlanCountry, groups: reado
     groupId,
     setGroupId: setChosen,
     input,
+    kinds,
+    kindId,
+    setKindId,
   };
 }

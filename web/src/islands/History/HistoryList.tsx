@@ -10,7 +10,8 @@ export interface HistoryEntry {
   readonly what: string;
   readonly changes: readonly string[];
   readonly undoes: boolean;
-  readonly undone: boolean;
+  /** How much of what was done was undone. */
+  readonly undone: 'none' | 'some' | 'all';
   /** What the button that takes it back says; `null` where that can no longer be done. */
   readonly back: 'Undo' | 'Bring back' | null;
 }
@@ -46,18 +47,21 @@ function HistoryListIsland({ entries }: { entries: readonly HistoryEntry[] }) {
             </p>
             {changes.length > 0 && <p className="muted break-words text-small">{changes.join('; ')}</p>}
           </div>
-          {undone && <span className="muted text-small">undone</span>}
-          {!undone && back && (
-            <button
-              type="button"
-              className="btn btn-outline btn-xs"
-              disabled={busy !== null}
-              onClick={() => void undo(id)}
-              aria-label={`${back}: ${what}`}
-            >
-              {back}
-            </button>
-          )}
+          <div className="flex items-start gap-2">
+            {undone === 'all' && <span className="muted text-small">undone</span>}
+            {undone === 'some' && <span className="muted text-small">undone in part</span>}
+            {back && (
+              <button
+                type="button"
+                className="btn btn-outline btn-xs"
+                disabled={busy !== null}
+                onClick={() => void undo(id)}
+                aria-label={`${back}: ${what}`}
+              >
+                {back}
+              </button>
+            )}
+          </div>
         </li>
       ))}
     </ol>

@@ -1,9 +1,10 @@
 import type { Person, PlanHead, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useMemo, useState } from 'react';
 import type { SentTo } from '../../contract/routes';
+import { counted } from '../../messages/labels';
 import { useAddress } from '../../ui/address';
 import { call, failureText } from '../desk/api';
-import { $notice } from '../desk/deskStore';
+import { $notice, sayAfterLoad } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
 import { usePlanHead } from '../desk/usePlanHead';
 
@@ -68,7 +69,9 @@ export function usePeopleDesk(props: PeopleProps) {
       .filter(({ value }) => chosen.has(value.id))
       .map(({ value, version }) => ({ id: value.id, version }));
     try {
-      await call('POST /api/roster/bulk', {}, { people: chosenPeople, change });
+      const { changed, editId } = await call('POST /api/roster/bulk', {}, { people: chosenPeople, change });
+      const done = change.do === 'delete' ? 'deleted' : 'changed';
+      sayAfterLoad({ text: `${counted(changed, 'person', 'people')} ${done}.`, kind: 'done', editId });
       window.location.reload();
     } catch (error) {
       $notice.set({

@@ -118,7 +118,7 @@ export function MayTransmit({ channel, plan, devices, people, today, keepers }: 
               . <span className="muted">{rule.source}. Check your local rules.</span>{' '}
               {rule.findings
                 .filter(({ severity }) => severity === 'warning')
-                .map((finding) => `${findingText(finding).what} ${findingText(finding).next ?? ''}`)
+                .map((finding) => `${findingText(finding).what} ${findingText(finding).help ?? ''}`)
                 .join(' ')}
             </p>
           ) : (

@@ -1,7 +1,8 @@
 import { useState } from 'react';
+import { counted } from '../../messages/labels';
 import { guarded } from '../../ui/guarded';
 import { call, failureText } from '../desk/api';
-import { $notice } from '../desk/deskStore';
+import { $notice, sayAfterLoad } from '../desk/deskStore';
 
 interface Props {
   planId: string;
@@ -16,7 +17,9 @@ function StarterSetsIsland({ planId, version, sets }: Props) {
   const add = async () => {
     setBusy(true);
     try {
-      await call('POST /api/plans/[planId]/sets', { planId }, { set: chosen, version });
+      const sent = { set: chosen, version };
+      const { channels, editId } = await call('POST /api/plans/[planId]/sets', { planId }, sent);
+      sayAfterLoad({ text: `${counted(channels, 'channel')} added.`, kind: 'done', editId });
       window.location.assign(`/plans/${planId}`);
     } catch (error) {
       $notice.set({

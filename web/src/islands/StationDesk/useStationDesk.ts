@@ -8,9 +8,10 @@ import {
   stationsFromGeoJson,
 } from '@umbrex/core/stations';
 import { useEffect, useMemo, useState } from 'react';
+import { counted } from '../../messages/labels';
 import { useAddress } from '../../ui/address';
 import { call, failureText } from '../desk/api';
-import { $notice } from '../desk/deskStore';
+import { $notice, sayAfterLoad } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
 
 export interface StationProps {
@@ -78,13 +79,13 @@ export function useStationDesk(props: StationProps) {
         crypto.randomUUID(),
       );
       setFaults(findings);
-      if (found.length > 0) await call('POST /api/roster/import', {}, { stations: found });
-      if (found.length > 0 && findings.length === 0) window.location.reload();
-      else if (found.length > 0)
-        $notice.set({
-          text: `${found.length === 1 ? 'One station is' : `${found.length} stations are`} in the list; load the page to see ${found.length === 1 ? 'it' : 'them'}.`,
-          kind: 'done',
-        });
+      if (found.length === 0) return;
+      const { added, editId } = await call('POST /api/roster/import', {}, { stations: found });
+      const done = { text: `${counted(added, 'station')} added.`, kind: 'done', editId } as const;
+      if (findings.length === 0) {
+        sayAfterLoad(done);
+        window.location.reload();
+      } else $notice.set({ ...done, text: `${done.text} Load the page to see what came in.` });
     } catch (error) {
       if (error instanceof SyntaxError)
         setFaults([{ code: 'document-not-json', severity: 'error', path: '', detail: error.message }]);

@@ -9,7 +9,9 @@ import {
 import Papa from 'papaparse';
 import { useMemo, useRef, useState } from 'react';
 import { IMPORTED_AS, type TableKind } from '../../contract/tables';
+import { counted } from '../../messages/labels';
 import { call, failureText, Refusal, sendFile } from '../desk/api';
+import { sayAfterLoad } from '../desk/deskStore';
 
 export interface ImportProps<K extends TableKind = TableKind> {
   kind: K;
@@ -88,7 +90,12 @@ export function useTableImport<K extends TableKind>({ kind, present, names, plan
     setBusy(true);
     setFault(null);
     try {
-      await call('POST /api/roster/import', {}, { planId, [IMPORTED_AS[kind]]: good });
+      const { added, editId } = await call(
+        'POST /api/roster/import',
+        {},
+        { planId, [IMPORTED_AS[kind]]: good },
+      );
+      sayAfterLoad({ text: `${counted(added, 'row')} brought in.`, kind: 'done', editId });
       window.location.reload();
     } catch (error) {
       setFault(`Nothing was brought in. ${failureText(error)}`);

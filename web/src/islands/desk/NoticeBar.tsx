@@ -1,11 +1,12 @@
 import { useStore } from '@nanostores/react';
 import { useEffect } from 'react';
 import { guarded } from '../../ui/guarded';
-import { $notice, undo } from './deskStore';
+import { $notice, sayWhatWaits, undo } from './deskStore';
 
 /** What was just done or failed, at the foot of the page; it stays until the next thing or until it is closed. */
 function NoticeBarIsland() {
   const notice = useStore($notice);
+  useEffect(sayWhatWaits, []);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey || event.key !== 'z') return;

@@ -5,6 +5,7 @@ import type { Grounds } from '@umbrex/core/rules';
 import { atom } from 'nanostores';
 import type { PlanState } from '../../contract/routes';
 import type { Versioned } from '../../contract/things';
+import { counted } from '../../messages/labels';
 import { boardInWorker } from '../../workers/fitClient';
 import { call, failureText, isGone, newerOf } from './api';
 
@@ -133,6 +134,44 @@ export async function addChannel(
     fail(failureText(error));
     return undefined;
   }
+}
+
+/**
+ * Adds some channels as part of a move; answers whether they are in (a notice says why not). Nothing is shown of it yet, so that the next part
+ * follows at once.
+ */
+export async function addSome(planId: string, move: string, values: readonly Channel[]): Promise<boolean> {
+  try {
+    const at = { planId };
+    await call('POST /api/plans/[planId]/channels/several', at, { move, values: [...values] });
+    return true;
+  } catch (error) {
+    fail(failureText(error));
+    return false;
+  }
+}
+
+/** Shows what a move has added, and offers to take all of it back; what stopped it stays said beside. */
+export async function showAdded(planId: string, move: string, count: number, of: number): Promise<void> {
+  const stopped = $notice.get();
+  if ($desk.get()) await reloadPlan(planId).catch(() => undefined);
+  const text =
+    count === of ? `${counted(count, 'channel')} added.` : `${count} of ${counted(of, 'channel')} added.`;
+  const why = stopped?.kind === 'failed' ? ` It stopped there: ${stopped.text}` : '';
+  $notice.set({ text: text + why, kind: 'done', editId: move });
+}
+
+const AFTER = 'umbrex.notice';
+/** Says something on the page that is loaded next in this tab. */
+export function sayAfterLoad(notice: Notice): void {
+  sessionStorage.setItem(AFTER, JSON.stringify(notice));
+}
+
+/** Shows what the page before wanted to be said here. */
+export function sayWhatWaits(): void {
+  const text = sessionStorage.getItem(AFTER);
+  sessionStorage.removeItem(AFTER);
+  if (text) $notice.set(JSON.parse(text));
 }
 
 /** Saves a channel from the version it was changed from, else the one this desk holds; a clash opens the dialogue with both versions. */

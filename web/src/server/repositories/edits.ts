@@ -50,50 +50,105 @@ export async function notify(
   );
 }
 
-/** An edit as the history lists it. */
-export interface PastEdit extends Edit {
+/** What was done in one go, as the history lists it. */
+export interface PastMove {
+  /** By which it can be undone: of one edit its own id. */
+  readonly id: string;
   readonly serial: number;
   readonly madeAt: Date;
   /** Who made it; `null` for what was there from the start, or before there were accounts. */
   readonly by: string | null;
-  readonly undone: boolean;
+  /** Of what it did, how much was undone. */
+  readonly undone: 'none' | 'some' | 'all';
   readonly undoes: boolean;
+  /** How many things of each kind were added, changed and deleted. */
+  readonly counts: readonly { kind: EditKind; how: 'added' | 'changed' | 'deleted'; count: number }[];
+  /** Its edits in their order, at most `MOST_LISTED`. */
+  readonly edits: readonly Edit[];
 }
+
+/** So many edits of one move are told one by one. */
+export const MOST_LISTED = 12;
 
 /** Deletes can be taken back for this long. */
 export const RECOVERABLE_DAYS = 30;
 
-/** The edits of a workspace, newest first. @param beforeSerial only older ones */
-export async function listEdits(
+/** What was done in a workspace, newest first. @param beforeSerial only what was over before that edit */
+export async function listMoves(
   db: Knex,
   workspaceId: string,
   most: number,
   beforeSerial = Number.MAX_SAFE_INTEGER,
-): Promise<PastEdit[]> {
-  const rows = await db('edit')
-    .leftJoin('account', 'account.id', 'edit.account_id')
+): Promise<PastMove[]> {
+  const moves: { move: string; serial: string }[] = await db('edit')
+    .select({ move: db.raw(MOVE), serial: db.raw('max(serial)') } as never)
     .where({ workspace_id: workspaceId })
-    .andWhere('edit.serial', '<', beforeSerial)
-    .orderBy('edit.serial', 'desc')
-    .limit(most)
-    .select(
-      'edit.*',
-      'account.name as by',
-      db.raw('exists (select 1 from edit u where u.undoes = edit.id) as undone'),
-    );
-  return rows.map((row) => ({
-    id: row.id,
-    serial: row.serial,
-    kind: row.kind,
-    aggregateId: row.aggregate_id,
-    before: row.before,
-    after: row.after,
-    madeAt: row.made_at,
-    by: row.by,
-    undone: row.undone,
-    undoes: row.undoes !== null,
-  }));
+    .groupByRaw(MOVE)
+    .havingRaw('max(serial) < ?', [beforeSerial])
+    .orderBy('serial', 'desc')
+    .limit(most);
+  const ids = moves.map(({ move }) => move);
+  const those = () => db('edit').where({ workspace_id: workspaceId }).whereRaw(`${MOVE} = any(?)`, [ids]);
+  const [counts, listed] = await Promise.all([
+    those()
+      .leftJoin('account', 'account.id', 'edit.account_id')
+      .groupByRaw(`${MOVE}, kind, ${HOW}`)
+      .orderByRaw(`min(edit.serial)`)
+      .select({ move: db.raw(MOVE), how: db.raw(HOW) }, 'kind')
+      .select({
+        by: db.raw('min(account.name)'),
+        madeAt: db.raw('min(made_at)'),
+        count: db.raw('count(*)::int'),
+        undone: db.raw('count(*) filter (where exists (select 1 from edit u where u.undoes = edit.id))::int'),
+        undoes: db.raw('bool_or(undoes is not null)'),
+      }),
+    db
+      .from(
+        those()
+          .select('edit.*', {
+            of: db.raw(MOVE),
+            nth: db.raw(`row_number() over (partition by ${MOVE} order by serial)`),
+          })
+          .as('listed'),
+      )
+      .where('nth', '<=', MOST_LISTED)
+      .orderBy('serial'),
+  ]);
+  return moves.flatMap(({ move, serial }): PastMove[] => {
+    const parts = counts.filter((part) => part.move === move);
+    const edits = listed.filter(({ of }) => of === move).map(editOf);
+    const [first] = parts;
+    if (!first) return [];
+    const [count, undone] = [sumOf(parts, 'count'), sumOf(parts, 'undone')];
+    return [
+      {
+        id: count === 1 ? (edits[0]?.id ?? move) : move,
+        serial: Number(serial),
+        madeAt: first.madeAt,
+        by: first.by,
+        undone: undone === 0 ? 'none' : undone < count ? 'some' : 'all',
+        undoes: parts.some(({ undoes }) => undoes),
+        counts: parts.map(({ kind, how, count }) => ({ kind, how, count })),
+        edits,
+      },
+    ];
+  });
 }
+
+/** An edit from before there were moves is one by itself. */
+const MOVE = 'coalesce(edit.move, edit.id)';
+const HOW = `case when before = 'null' then 'added' when after = 'null' then 'deleted' else 'changed' end`;
+
+const sumOf = <K extends string>(parts: readonly Readonly<Record<K, number>>[], key: K) =>
+  parts.reduce((sum, part) => sum + part[key], 0);
+
+const editOf = (row: Edit & { aggregate_id: string }): Edit => ({
+  id: row.id,
+  kind: row.kind,
+  aggregateId: row.aggregate_id,
+  before: row.before,
+  after: row.after,
+});
 
 /** Takes away for good what was deleted longer ago than it can be taken back. */
 export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
@@ -123,18 +178,14 @@ export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
   return gone;
 }
 
-/** An edit of this workspace that has not been undone yet. */
-export async function openEdit(
-  trx: Knex.Transaction,
-  workspaceId: string,
-  id: string,
-): Promise<Edit | undefined> {
-  const row = await trx('edit').where({ id, workspace_id: workspaceId }).first();
-  if (!row) return undefined;
-  const undone = await trx('edit').where({ undoes: id }).first();
-  if (undone) return undefined;
-  const isDelete = row.after === null;
-  const ageMs = Date.now() - new Date(row.made_at).getTime();
-  if (isDelete && ageMs > RECOVERABLE_DAYS * 86_400_000) return undefined;
-  return { id: row.id, kind: row.kind, aggregateId: row.aggregate_id, before: row.before, after: row.after };
+/** An edit of this workspace, or all of a move, newest first: what of it was not undone yet and can still be. */
+export async function openEdits(trx: Knex.Transaction, workspaceId: string, id: string): Promise<Edit[]> {
+  const rows = await trx('edit')
+    .where({ workspace_id: workspaceId })
+    .andWhere((of) => of.where({ id }).orWhere({ move: id }))
+    .andWhereRaw('not exists (select 1 from edit u where u.undoes = edit.id)')
+    .orderBy('serial', 'desc');
+  const isRecoverable = ({ after, made_at }: { after: unknown; made_at: Date }) =>
+    after !== null || Date.now() - new Date(made_at).getTime() <= RECOVERABLE_DAYS * 86_400_000;
+  return rows.filter(isRecoverable).map(editOf);
 }

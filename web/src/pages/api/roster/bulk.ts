@@ -6,7 +6,7 @@ import { lockThings, saveThing, takeThing } from '@/server/store/store';
 
 /** POST one change for many people: all of them or none, 200 with how many; 400, 404, 409 when one was changed meanwhile. */
 export const POST = endpoint('POST /api/roster/bulk', ({ write, workspace, body }) =>
-  write(async (trx) => {
+  write(async (trx, editId) => {
     const { change } = body;
     const people = await lockThings(
       trx,
@@ -20,7 +20,7 @@ export const POST = endpoint('POST /api/roster/bulk', ({ write, workspace, body 
       if (change.do === 'delete') await takeThing(trx, 'person', workspace.id, id, version);
       else await saveThing(trx, 'person', workspace.id, id, version, changed(person, change));
     }
-    return { changed: body.people.length };
+    return { editId, changed: body.people.length };
   }),
 );
 

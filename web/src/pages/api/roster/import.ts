@@ -7,7 +7,7 @@ const ORDER = ['team', 'person', 'unit', 'station', 'net'] as const satisfies re
 
 /** POST things that were read from a table or a map file: all of them or none, 201 with how many; 400 at the path of each bad one, 409. */
 export const POST = endpoint('POST /api/roster/import', ({ write, workspace, body }) =>
-  write(async (trx) => {
+  write(async (trx, editId) => {
     let added = 0;
     for (const kind of ORDER)
       for (const value of body[IMPORTED_AS[kind]]) {
@@ -18,6 +18,6 @@ export const POST = endpoint('POST /api/roster/import', ({ write, workspace, bod
       await addThing(trx, 'channel', workspace.id, channel.id, channel, { plan_id: body.planId });
       added++;
     }
-    return { added };
+    return { editId, added };
   }),
 );

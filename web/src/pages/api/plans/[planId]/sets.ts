@@ -8,7 +8,7 @@ import { saveThing } from '@/server/store/store';
 
 /** POST a starter set: a group of its own with all its channels, in one move; 201, 400 no such set here, 409 changed meanwhile. */
 export const POST = endpoint('POST /api/plans/[planId]/sets', ({ write, workspace, params, body }) =>
-  write(async (trx) => {
+  write(async (trx, editId) => {
     const planId = params.planId;
     const { plan } = await loadPlan(trx, workspace.id, planId);
     const set = starterSets(plan.country).find(({ id }) => id === body.set);
@@ -24,6 +24,6 @@ export const POST = endpoint('POST /api/plans/[planId]/sets', ({ write, workspac
     });
     for (const draft of set.channels)
       await addChannel(trx, workspace.id, planId, { id: randomUUID(), groupId: group.id, ...draft });
-    return { group: group.id, channels: set.channels.length };
+    return { editId, group: group.id, channels: set.channels.length };
   }),
 );
