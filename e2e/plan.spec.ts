@@ -221,10 +221,25 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await expect(
     page.getByText('For the whole set, Flood watch: OFF (not looked how it stands)'),
   ).toBeVisible();
+  // One household is in another county, and hears another transmitter.
+  await open(page, `${path}/devices`);
+  await page.getByRole('button', { name: 'Edit Ferry alert' }).click();
+  await page.getByLabel('Its own area codes').fill('099003');
+  await page.getByLabel('Weather transmitter heard there, MHz').selectOption('162.4000');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Ferry alert is saved' })).toBeVisible();
+  await open(page, `${path}/sheets`);
+  await page.getByRole('link', { name: /^Ferry alert / }).click();
+  await expect(page.getByText(/^Areas: 099003 /)).toBeVisible();
   await open(page, path);
   await page.getByText('They stay silent for 3 events').click();
   await page.getByLabel('Flood Watch', { exact: true }).uncheck();
   await page.getByLabel('They sound for').selectOption('these areas');
+  await codes.fill('099001, 099002, 099004');
+  // Whether the same transmitter is heard there is asked before it is saved.
+  await expect(page.getByRole('button', { name: 'Save plan' })).toBeDisabled();
+  await page.getByLabel(/is still the transmitter that they hear/).click();
+  await expect(page.getByRole('button', { name: 'Save plan' })).toBeEnabled();
   await codes.fill('099001, 099002');
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();

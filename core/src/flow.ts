@@ -77,7 +77,9 @@ export interface Prepared {
 export type UnitState = Pick<Unit, 'keeps' | 'holds' | 'accepts'> & {
   readonly sender?: Sender;
   readonly carriesGroups?: Carries | null;
-} & Partial<Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names'>>;
+} & Partial<
+    Pick<Unit, 'carries' | 'roleId' | 'pickedTone' | 'nickname' | 'fleetId' | 'start' | 'names' | 'alerts'>
+  >;
 
 const NEW: Unit['holds'] = {
   what: 'factory',

@@ -1,6 +1,6 @@
 import type { Cell } from './fit/index';
 import type { Prepared } from './flow';
-import { type Description, type Plan, slotsOf } from './model/index';
+import { type Alerts, type Description, slotsOf } from './model/index';
 import { readBackLines, type SlotLine } from './procedure/index';
 
 /**
@@ -13,7 +13,7 @@ export type SheetStop = 'not-proven' | 'own-places' | 'no-areas' | 'no-transmitt
 export function sheetStops(
   { kind }: Description,
   { sheet, proof, toAccept }: Pick<Prepared, 'sheet' | 'proof' | 'toAccept'>,
-  alerts: Plan['alerts'],
+  alerts: Alerts | null,
 ): SheetStop[] {
   const stops: SheetStop[] = [];
   if (!proof.proven && sheet.way !== 'unknown') stops.push('not-proven');
@@ -55,7 +55,7 @@ export interface Readiness {
 export function sheetReadiness(
   description: Description,
   prepared: Prepared,
-  alerts: Plan['alerts'],
+  alerts: Alerts | null,
 ): Readiness {
   const { fit, sheet, now, ableToSend } = prepared;
   const stops = sheetStops(description, prepared, alerts);

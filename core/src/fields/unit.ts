@@ -15,7 +15,7 @@ import {
   yesNo,
 } from './forms';
 
-const { holds, intake } = UnitSchema.shape;
+const { holds, intake, alerts } = UnitSchema.shape;
 const EMPTY = UnitSchema.parse({
   id: '00000000-0000-4000-8000-000000000000',
   descriptionId: 'none',
@@ -75,6 +75,16 @@ export const UNIT_FIELDS = {
   roleId: field('set up for', maybe(named('team', 'a team that is there'), 'nobody'), true, {
     synonyms: ['set up as', 'setup', 'team', 'role'],
   }),
+  alerts: field(
+    'its own areas',
+    parts(
+      alerts.unwrap(),
+      (of) => (of === null ? 'as the plan says' : `${of.areas.join(', ')}; transmitter ${of.weatherHz}`),
+      null,
+    ),
+    true,
+    { column: 'Own areas' },
+  ),
   carries: field('its channel', maybe(named('channel', 'a channel of the plan'), 'none'), true, {
     column: 'Carries',
     synonyms: ['repeats', 'pair', 'repeater channel'],

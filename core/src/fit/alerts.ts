@@ -1,7 +1,7 @@
 import { ALERT_EVENTS } from '../facts/index';
 import type { Finding } from '../findings/index';
 import { valuesOnceUsed } from '../memory/index';
-import type { Alerts, Slot } from '../model/index';
+import type { Alerts, Plan, Slot, Unit } from '../model/index';
 import type { FitDevice } from './device';
 import type { WantedSlot } from './image';
 
@@ -10,6 +10,11 @@ export interface AlertFit {
   readonly places: ReadonlyMap<number, WantedSlot>;
   readonly settings: Readonly<Record<string, number>>;
   readonly findings: readonly Finding[];
+}
+
+/** For what a set sounds and what it hears: its own areas and transmitter, else the plan's; how far it listens is the plan's. */
+export function alertsOf(alerts: Plan['alerts'], own: Unit['alerts']): Alerts | null {
+  return own === null ? alerts : { ...(alerts ?? { reach: 'list', silent: [] }), ...own };
 }
 
 const NOTHING: AlertFit = { places: new Map(), settings: {}, findings: [] };

@@ -46,10 +46,12 @@ export interface FitDevice {
   readonly sender: Sender;
   /** The groups of the plan that it carries, `null` for all. */
   readonly carriesGroups: Carries | null;
+  /** The areas and the transmitter of an alert radio that has its own. */
+  readonly alerts: Unit['alerts'];
 }
 
-/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, its role, who sends with it, which groups it carries. */
-export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>> & {
+/** What of one device counts besides what it holds: the numbers its holder keeps, a repeater's channel, its role, its own areas, who sends with it, which groups it carries. */
+export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId' | 'alerts'>> & {
   readonly sender?: Sender;
   readonly carriesGroups?: Carries | null;
 };
@@ -60,7 +62,14 @@ export type UnitPart = Partial<Pick<Unit, 'keeps' | 'carries' | 'roleId'>> & {
 export function fitDevice(
   description: Description,
   present: Memory = factoryMemory(description),
-  { keeps = [], carries = null, roleId = null, sender = ANYBODY, carriesGroups = null }: UnitPart = {},
+  {
+    keeps = [],
+    carries = null,
+    roleId = null,
+    sender = ANYBODY,
+    carriesGroups = null,
+    alerts = null,
+  }: UnitPart = {},
 ): FitDevice {
   const kept = new Set(keeps);
   const slots = slotsOf(description).filter((slot) => !kept.has(slot.number));
@@ -101,6 +110,7 @@ export function fitDevice(
     roleId,
     sender,
     carriesGroups,
+    alerts,
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import { type Channel, type Numbers, type Plan, type Slot, sameContent } from '../model/index';
-import { fitAlerts } from './alerts';
+import { alertsOf, fitAlerts } from './alerts';
 import { doesCarry } from './carried';
 import type { FitDevice } from './device';
 import type { Cell, Fit, PlacedSlot } from './image';
@@ -87,7 +87,7 @@ function fitCarried(
     const more = scan.findings.get(cell.channelId);
     return more ? { ...cell, findings: [...cell.findings, ...more] } : cell;
   });
-  const alerts = fitAlerts(plan.alerts ?? null, device);
+  const alerts = fitAlerts(alertsOf(plan.alerts ?? null, device.alerts), device);
   return {
     descriptionId: device.description.id,
     cells: sayWhereSplit(marked, plan.channels),

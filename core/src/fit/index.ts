@@ -1,3 +1,4 @@
+export { alertsOf } from './alerts';
 export * from './assignment';
 export * from './board';
 export * from './carried';

@@ -43,7 +43,7 @@ export function unitKinds(
     const { places, settings, rest, wrote } = unit.holds;
     const isRead = places.length > 0 || Object.keys(settings).length > 0;
     const carries = holdsOnePair(description) ? unit.carries : null;
-    const { names } = unit;
+    const { names, alerts } = unit;
     const sender = senderOf(grounds, unit);
     const carriesGroups = carriedBy(plan, unit);
     const own = [
@@ -53,6 +53,7 @@ export function unitKinds(
       names,
       sender.each,
       carriesGroups,
+      alerts,
     ];
     const alike = JSON.stringify([description.id, own]);
     const kind = kinds.get(alike);
@@ -68,6 +69,7 @@ export function unitKinds(
       names !== 'plan' && `names ${names}`,
       sender.each !== null && `sent with as ${unit.id}`,
       carriesGroups && carriesGroups.by !== 'kind' && `carries the groups of ${unit.id}`,
+      alerts && `areas ${alerts.areas.join(' ')} ${alerts.weatherHz}`,
     ];
     const ownPlaces = places.filter(
       ({ number, values }) => values !== null && wrote[number] === undefined,
@@ -77,6 +79,7 @@ export function unitKinds(
       keeps.length > 0 && `${keeps.length} kept`,
       isRead && titleOf(ownPlaces),
       carriesGroups && carriesGroups.by !== 'kind' && groupsTitle(carriesGroups),
+      alerts && 'its own areas',
     ];
     kinds.set(alike, {
       key: key.filter(Boolean).join(' '),
@@ -89,6 +92,7 @@ export function unitKinds(
         carries,
         sender,
         carriesGroups,
+        alerts,
       }),
       names,
       units: [unit],

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
 import { HeldPlaceSchema, HeldSettingsSchema, MOST_PLACES, WroteSchema } from './held';
-import { NAMING } from './plan';
+import { AlertsSchema, NAMING } from './plan';
 import { ToneOrUnknownSchema } from './tone';
 
 const line = LineSchema.trim();
@@ -14,6 +14,9 @@ export const IntakeSchema = z.strictObject({
   speaker: looked,
   reset: looked,
 });
+
+/** For which areas the alert radio of one household sounds and which transmitter it hears, where that is not as the plan says. */
+export const OwnAlertsSchema = AlertsSchema.pick({ areas: true, weatherHz: true });
 
 /** One device in somebody's hands: which kind it is, what it is called, who holds it. */
 export const UnitSchema = z.strictObject({
@@ -69,6 +72,8 @@ export const UnitSchema = z.strictObject({
   accepts: z.array(z.number().int().min(0).max(99_999)).max(MOST_PLACES).default([]),
   /** For an alert radio, the day on which its last test was heard. */
   testHeard: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  /** For an alert radio, its own areas and transmitter; `null` where they are the plan’s. */
+  alerts: OwnAlertsSchema.nullable().default(null),
   /** For a repeater, the channel of the plan that it carries. */
   carries: z.uuid().nullable().default(null),
   /** The team or role that it is set up for, where its settings differ by that. */

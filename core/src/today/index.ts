@@ -1,5 +1,5 @@
 import { reviewPlan } from '../check/index';
-import type { Board } from '../fit/index';
+import { alertsOf, type Board } from '../fit/index';
 import {
   type Description,
   type Licence,
@@ -102,7 +102,11 @@ export function whatIsDue(standing: Standing): Due[] {
     ),
     ...found(
       'alerts-missing',
-      hasAlerts(standing) ? [] : units.filter(({ descriptionId }) => alerting.has(descriptionId)).map(named),
+      units
+        .filter(
+          ({ descriptionId, alerts }) => alerting.has(descriptionId) && !hasAlerts(standing.plan, alerts),
+        )
+        .map(named),
     ),
     ...found('units-to-change', units.filter(({ id }) => standing.toChange.has(id)).map(named)),
     ...found('units-to-confirm', units.filter(({ confirmed }) => !confirmed).map(named)),
@@ -162,9 +166,10 @@ function isReplaced(licence: Licence, { licences }: Person, today: string): bool
   );
 }
 
-/** Whether the plan says for which areas alert radios sound, and what they hear. */
-function hasAlerts({ plan: { alerts } }: Standing): boolean {
-  return alerts !== null && alerts.weatherHz !== 'unknown';
+/** Whether it is said for which areas an alert radio sounds, and what it hears. */
+function hasAlerts({ alerts }: Plan, own: Unit['alerts']): boolean {
+  const of = alertsOf(alerts, own);
+  return of !== null && of.weatherHz !== 'unknown';
 }
 
 /** Kinds of set of which somebody has one whose firmware nobody has looked at: asked once for a kind, not for each set. */

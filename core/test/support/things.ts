@@ -220,6 +220,12 @@ export const ANY: Any = {
     start: fc.constantFrom('absolute', 'reset'),
     names: fc.constantFrom('plan', ...NAMING),
     accepts: places,
+    alerts: orNull(
+      fc.record({
+        areas: fc.array(fc.constantFrom('062042', '062043', '000000'), { minLength: 1, maxLength: 3 }),
+        weatherHz: fc.constantFrom('unknown' as const, 162_400_000, 162_550_000),
+      }),
+    ),
     carries: orNull(idOf('channel')),
     roleId: orNull(idOf('team')),
     keeps: places,

@@ -117,6 +117,11 @@ describe('what needs somebody now', () => {
       testHeard: TODAY,
     });
     expect(due({ units: [alert] })).toMatchObject({ 'alerts-missing': ['Set 9'] });
+    const own = { areas: ['099003'], weatherHz: 162_400_000 };
+    expect(due({ units: [{ ...alert, alerts: own }] })).not.toHaveProperty('alerts-missing');
+    expect(due({ units: [{ ...alert, alerts: { ...own, weatherHz: 'unknown' } }] })).toHaveProperty(
+      'alerts-missing',
+    );
   });
   it.each([
     ['on the day of loading', '2026-12-12', 'licences-ending'],

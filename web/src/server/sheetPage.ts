@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { type RadioCheck, radioChecks } from '@umbrex/core/check';
 import type { LoadedAlike } from '@umbrex/core/effort';
 import { sheetPart } from '@umbrex/core/fields';
-import { type Carries, type Cell, carriedBy, hasIdentity } from '@umbrex/core/fit';
+import { alertsOf, type Carries, type Cell, carriedBy, hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
   type Confidence,
@@ -227,7 +227,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
   const names = prepared.sheet.steps.filter(({ part }) => part === 'names');
-  const readiness = sheetReadiness(description, prepared, desk.state.plan.alerts);
+  const readiness = sheetReadiness(description, prepared, alertsOf(desk.state.plan.alerts, unit.alerts));
   return {
     ...prepared,
     ...partOf(desk, unit),
@@ -285,7 +285,7 @@ export async function sheetList(desk: Desk) {
       unit,
       title: description.title,
       toAccept: prepared.toAccept.length,
-      stops: sheetStops(description, prepared, desk.state.plan.alerts),
+      stops: sheetStops(description, prepared, alertsOf(desk.state.plan.alerts, unit.alerts)),
       way: prepared.sheet.way,
       places: prepared.fit.image.slots.size,
       confidence,

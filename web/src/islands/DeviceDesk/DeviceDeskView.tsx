@@ -56,6 +56,7 @@ export function DeviceDeskView(props: ReturnType<typeof useDeviceDesk>) {
             people={people}
             pairs={props.pairs}
             teams={props.teams}
+            areaNames={props.areaNames}
             action="Add device"
             save={(unit) => add({ ...unit, id: crypto.randomUUID() })}
           />
@@ -176,6 +177,7 @@ function KindSection(props: SectionProps) {
                   people={people}
                   pairs={props.pairs}
                   teams={props.teams}
+                  areaNames={props.areaNames}
                   action="Save"
                   save={(next) => save(next, entry.version)}
                   cancel={() => setEditing(null)}

@@ -5,6 +5,7 @@ import { type UseFormReturn, useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';
 import { ChoiceField, LineField, named } from '../../ui/bound';
 import { mayLeave, useUnsaved } from '../../ui/unsaved';
+import { OwnAreas } from './OwnAreas';
 import type { Kind } from './useDeviceDesk';
 
 interface Props {
@@ -13,6 +14,7 @@ interface Props {
   people: readonly { id: string; name: string }[];
   pairs: readonly { id: string; name: string }[];
   teams: readonly { id: string; name: string }[];
+  areaNames: Readonly<Record<string, string>>;
   save: (unit: Unit) => Promise<boolean>;
   cancel?: () => void;
   action: string;
@@ -48,7 +50,7 @@ const ORNONE = { setValueAs: (value: string | null) => value || null };
 const LINES = ['fleetId', 'accessories'] as const;
 
 /** The fields of one device: the ones that a list needs, and when it is opened all of them. */
-export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, action }: Props) {
+export function UnitForm({ unit, kinds, people, pairs, teams, areaNames, save, cancel, action }: Props) {
   const form = useForm<UnitInput, unknown, Unit>({
     resolver: zodResolver(UnitSchema, { error: ({ path }) => said(path) }),
     defaultValues: unit,
@@ -82,7 +84,9 @@ export function UnitForm({ unit, kinds, people, pairs, teams, save, cancel, acti
       <LineField form={form} name="holder" title="or kept at" />
       <LineField form={form} name="serial" title={UNIT.serial.column} />
       <LineField form={form} name="firmware" title={UNIT.firmware.column} />
-      {isFull && <More form={form} unit={unit} kinds={kinds} pairs={pairs} teams={teams} />}
+      {isFull && (
+        <More form={form} unit={unit} kinds={kinds} pairs={pairs} teams={teams} areaNames={areaNames} />
+      )}
       <div className="flex gap-2">
         <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
           {action}
@@ -104,7 +108,8 @@ function More({
   kinds,
   pairs,
   teams,
-}: Pick<Props, 'unit' | 'kinds' | 'pairs' | 'teams'> & {
+  areaNames,
+}: Pick<Props, 'unit' | 'kinds' | 'pairs' | 'teams' | 'areaNames'> & {
   form: UseFormReturn<UnitInput, unknown, Unit>;
 }) {
   const kind = kinds.find(({ id }) => id === form.watch('descriptionId'));
@@ -123,6 +128,7 @@ function More({
       {kind?.alerts && (
         <LineField form={form} name="testHeard" title="Weekly test heard" type="date" options={ORDAY} />
       )}
+      {kind?.alerts && <OwnAreas form={form} names={areaNames} />}
       {kind?.repeats && (
         <ChoiceField
           form={form}

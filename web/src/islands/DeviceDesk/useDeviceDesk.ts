@@ -186,6 +186,7 @@ export function useDeviceDesk(initial: Initial) {
     wantedOn: (kind: Kind, roleId: string): Settings =>
       (roleId === '' ? head.setup : (head.roleSetup[roleId] ?? {}))[kind.id] ?? {},
     saveSetup,
+    areaNames: head.areaNames,
     namingOn: (kind: Kind): Naming | 'plan' => head.naming.kinds[kind.id] ?? 'plan',
     saveNaming,
     carried: head.carried,

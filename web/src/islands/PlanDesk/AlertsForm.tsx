@@ -26,15 +26,22 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
   const [text, setText] = useState((alerts?.areas ?? []).join(', '));
   const { reach, weatherHz, silent } = alerts ?? NONE;
   const [isWrong, setWrong] = useState(false);
+  const [known] = useState<ReadonlySet<string>>(() => new Set(alerts?.areas));
+  const [isStillHeard, setStillHeard] = useState(false);
+  // With another area it is asked whether the transmitter is the same there.
+  const asksOfTransmitter =
+    known.size > 0 && weatherHz !== 'unknown' && (alerts?.areas ?? []).some((code) => !known.has(code));
   // It begins with what is saved: whatever was wrong in the form before it is gone.
-  useEffect(() => setGood(true), [setGood]);
+  useEffect(
+    () => setGood(!isWrong && (!asksOfTransmitter || isStillHeard)),
+    [setGood, isWrong, asksOfTransmitter, isStillHeard],
+  );
   const write = (next: string) => {
     setText(next);
     const areas = codesIn(next);
     const parsed = AlertsSchema.safeParse({ reach, weatherHz, silent, areas });
     const isGood = areas.length === 0 || parsed.success;
     setWrong(!isGood);
-    setGood(isGood);
     if (isGood) change(parsed.success ? parsed.data : null);
   };
   return (
@@ -91,8 +98,17 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
               ['unknown', 'nobody has listened yet'],
               ...TRANSMITTERS.map((hz) => [String(hz), mhzText(hz)] as const),
             ]}
-            set={(next) => change({ ...alerts, weatherHz: next === 'unknown' ? next : Number(next) })}
+            set={(next) => {
+              setStillHeard(true);
+              change({ ...alerts, weatherHz: next === 'unknown' ? next : Number(next) });
+            }}
           />
+          {asksOfTransmitter && !isStillHeard && (
+            <LabelledCheck checked={isStillHeard} set={setStillHeard} className="finding text-small">
+              {mhzText(Number(weatherHz))} MHz is still the transmitter that they hear, also for the area that
+              was added.
+            </LabelledCheck>
+          )}
           <Silent silent={silent} set={(next) => change({ ...alerts, silent: next })} />
         </>
       )}

@@ -8,7 +8,7 @@ interface Props {
   codes: readonly string[];
   names: Readonly<Record<string, string>>;
   /** Gives an area that no table knows a name of the group's own. */
-  name: (code: string, name: string) => void;
+  name?: (code: string, name: string) => void;
   /** Puts what was probably meant in place of what was written. */
   mend: (code: string, meant: string) => void;
 }
@@ -53,14 +53,15 @@ export function AreaNames({ codes, names, name, mend }: Props) {
                 Take {meant}
               </button>
             )}
-            {(reading.kind === 'unknown' || (reading.kind === 'slip' && reading.of === 'swapped')) && (
-              <LabelledText
-                title={`What you call ${code}`}
-                value={names[code] ?? ''}
-                set={(next) => name(code, next)}
-                most={40}
-              />
-            )}
+            {name &&
+              (reading.kind === 'unknown' || (reading.kind === 'slip' && reading.of === 'swapped')) && (
+                <LabelledText
+                  title={`What you call ${code}`}
+                  value={names[code] ?? ''}
+                  set={(next) => name(code, next)}
+                  most={40}
+                />
+              )}
           </li>
         );
       })}

@@ -1,7 +1,7 @@
 import { againstStations, tryAlerts } from '@umbrex/core/air';
 import { readArea } from '@umbrex/core/areas';
 import type { RadioCheck } from '@umbrex/core/check';
-import { namesAreByKeys, namingOf } from '@umbrex/core/fit';
+import { alertsOf, namesAreByKeys, namingOf } from '@umbrex/core/fit';
 import { afterSheet } from '@umbrex/core/flow';
 import { holdsOnePair } from '@umbrex/core/model';
 import { keyLines } from '@umbrex/core/procedure';
@@ -29,6 +29,7 @@ export async function sheetView(desk: Desk, unitId: string) {
   const { description, proof, sheet, fit, confidence, readiness } = data;
   const { plan } = state;
   const after = afterSheet(description, data);
+  const alerts = description.kind === 'alert' ? alertsOf(plan.alerts, data.unit.alerts) : null;
   const mayEdit = allows(session.role, 'editor');
   const roster = people.map(({ value }) => value);
   const { holder, checks } = checksFor(desk, data, roster, stations);
@@ -45,13 +46,11 @@ export async function sheetView(desk: Desk, unitId: string) {
             stations.map((station) => stationFor(session, station)),
           )
         : [],
-    trials:
-      proven && description.kind === 'alert' && plan.alerts ? tryAlerts(plan.alerts, description, after) : [],
+    trials: proven && alerts ? tryAlerts(alerts, description, after) : [],
     keyMap: keyLines(description, after.settings),
     offer: readiness.isReady && sheet.steps.length > 0 ? copyOfferFor(desk, data) : undefined,
-    /** For an alert radio, the plan's areas by name. */
-    areas:
-      description.kind === 'alert' && plan.alerts ? await namedAreas(plan.alerts.areas, plan.areaNames) : [],
+    /** For an alert radio, its areas by name. */
+    areas: alerts ? await namedAreas(alerts.areas, plan.areaNames) : [],
     stamp: confidenceText(confidence, description),
     findings: [...(desk.board.unitFindings[data.unit.id] ?? []), ...(proven ? proof.findings : [])],
     names: new Map(plan.channels.map(({ id, name }) => [id, name])),

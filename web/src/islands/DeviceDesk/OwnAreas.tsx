@@ -1,0 +1,67 @@
+import { WEATHER_NUMBERS } from '@umbrex/core/facts';
+import type { Unit, UnitInput } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
+import { useState } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+import { AreaNames } from '../PlanDesk/AreaNames';
+
+const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
+
+/** The areas and the transmitter of one alert radio, where its household is somewhere else than the plan has in mind. */
+export function OwnAreas({
+  form,
+  names,
+}: {
+  form: UseFormReturn<UnitInput, unknown, Unit>;
+  names: Readonly<Record<string, string>>;
+}) {
+  const own = form.watch('alerts') ?? null;
+  const [text, setText] = useState((own?.areas ?? []).join(', '));
+  const change = (alerts: UnitInput['alerts']) => form.setValue('alerts', alerts, { shouldDirty: true });
+  const write = (next: string) => {
+    setText(next);
+    const areas = codesIn(next);
+    // What is not understood stays as it was written, and is said.
+    change(areas.length === 0 ? null : { weatherHz: own?.weatherHz ?? 'unknown', areas });
+  };
+  const fault = form.formState.errors.alerts;
+  return (
+    <fieldset className="col-span-full grid gap-3 sm:grid-cols-2">
+      <legend className="muted text-small">Where its household is</legend>
+      <div>
+        <LabelledText
+          title="Its own area codes"
+          value={text}
+          set={write}
+          most={300}
+          help="Empty: it sounds for the plan’s areas and hears the plan’s transmitter."
+          {...(fault && { fault: 'Each area code has six digits and is no frequency; at most 31 of them.' })}
+        />
+        <AreaNames
+          codes={codesIn(text)}
+          names={names}
+          mend={(code, meant) =>
+            write(
+              codesIn(text)
+                .map((one) => (one === code ? meant : one))
+                .join(', '),
+            )
+          }
+        />
+      </div>
+      {own && (
+        <LabelledSelect
+          title="Weather transmitter heard there, MHz"
+          value={String(own.weatherHz)}
+          options={[
+            ['unknown', 'nobody has listened yet'],
+            ...WEATHER_NUMBERS.map(({ receiveHz }) => [String(receiveHz), mhzText(receiveHz)] as const),
+          ]}
+          set={(next) => change({ ...own, weatherHz: next === 'unknown' ? next : Number(next) })}
+        />
+      )}
+    </fieldset>
+  );
+}
