@@ -175,6 +175,51 @@ test('a pasted listing is read line by line, what asks is answered there, and no
     await expect(row(page, name)).toHaveCount(there);
 });
 
+test('a pasted listing is taken back as one, also from the history', async ({ page, context }) => {
+  const path = await planPath(page);
+  await open(page, path);
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  const listing = Array.from({ length: 24 }, (_, i) => `Row ${i + 1} 462.${600 + (i % 4) * 25} rpt 131.8`);
+  await page.evaluate((text) => navigator.clipboard.writeText(text), listing.join('\n'));
+  await entry(page).focus();
+  await page.keyboard.press('Control+V');
+  const dialog = page.getByRole('dialog', { name: 'A whole listing' });
+  await dialog.getByRole('button', { name: 'Add 24 channels' }).click();
+  await expect(dialog.getByRole('button', { name: 'Add 0 channels' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(row(page, 'Row 24')).toHaveCount(1);
+  await expect(page.getByRole('status').filter({ hasText: '24 channels added.' })).toBeVisible();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Undone.' })).toBeVisible();
+  await expect(row(page, 'Row 24')).toHaveCount(0);
+  await expect(row(page, 'Row 1')).toHaveCount(0);
+  await open(page, `${path}/history`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'deleted 24 channels' })).toBeVisible();
+  await expect(page.getByText('and 12 more').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Bring back: deleted 24 channels' }).first().click();
+  await page.waitForEvent('load');
+  await page.getByRole('button', { name: 'Undo: added 24 channels' }).first().click();
+  await page.waitForEvent('load');
+  await open(page, path);
+  await expect(row(page, 'Row 24')).toHaveCount(0);
+});
+
+test('with a set in hand a line names its own labels, and says what stands there', async ({ page }) => {
+  await open(page, await planPath(page));
+  await entry(page).fill('R3');
+  await page.getByLabel('Set in hand').selectOption('Page hand-held');
+  await expect(
+    page.getByText('R3 of Page hand-held: 462.6000 and 467.6000 MHz, General Mobile Radio Service 17.'),
+  ).toBeVisible();
+  await entry(page).fill('place 7');
+  await expect(page.getByText('More than one place is called so')).toBeVisible();
+  await page.getByRole('button', { name: /^R7 / }).click();
+  await expect(entry(page)).toHaveValue('out 462.7000 in 467.7000');
+  await entry(page).fill('R3');
+  await page.getByLabel('Set in hand').selectOption('none: numbers are a service’s');
+  await expect(page.getByText('of Page hand-held')).toHaveCount(0);
+});
+
 test('the plan is searched by name, frequency and the other names of a channel', async ({ page }) => {
   await open(page, await planPath(page));
   const find = page.getByRole('searchbox');
@@ -223,7 +268,7 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   ).toBeVisible();
   // One household is in another county, and hears another transmitter.
   await open(page, `${path}/devices`);
-  await page.getByRole('button', { name: 'Edit Ferry alert' }).click();
+  await page.getByRole('button', { name: 'Change Ferry alert' }).click();
   await page.getByLabel('Its own area codes').fill('099003');
   await page.getByLabel('Weather transmitter heard there, MHz').selectOption('162.4000');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
