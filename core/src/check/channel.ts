@@ -30,7 +30,10 @@ export function checkChannel(channel: Channel, plan: Plan, context: CheckContext
   checkFrequencies(channel, rows, context, add);
   checkTones(channel, plan, rows, add);
   checkWidth(channel, rows, add);
-  for (const row of rows) checkRow(row, context, add);
+  for (const row of rows) {
+    checkRow(row, context, add);
+    checkInput(channel, row, add);
+  }
   if (plan.services.length > 0 && channel.service !== 'other' && !plan.services.includes(channel.service))
     add('look', { code: 'service-not-chosen', severity: 'note', service: channel.service });
   if (neverTested(channel, context)) add('know', { code: 'never-for-tests', severity: 'note' });
@@ -150,6 +153,19 @@ function checkRow({ channel, licensed, service }: RuleRow, { today }: CheckConte
     add('fix', { code: 'licence-expired', severity: 'error', expires: licensed.expires });
   else if (licensed.expires <= dayAfter(today, SOON_DAYS))
     add('ask', { code: 'licence-ends-soon', severity: 'warning', expires: licensed.expires });
+}
+
+/** A channel used direct on which the repeaters of its service listen: who talks there opens them, and covers who needs them. */
+function checkInput(channel: Channel, { service }: RuleRow, add: Add): void {
+  if (kindOf(channel) !== 'direct') return;
+  const pair = service.channels.find((row) => row.pair && row.transmitHz === channel.transmitHz);
+  if (pair)
+    add('look', {
+      code: 'input-used-direct',
+      severity: 'warning',
+      channel: pair.name,
+      source: service.citation,
+    });
 }
 
 /** The calendar day so many days later, both as YYYY-MM-DD. */

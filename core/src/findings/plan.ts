@@ -13,6 +13,7 @@ export type PlanFinding =
   | { readonly code: 'never-for-tests' }
   | { readonly code: 'permission-needed' }
   | { readonly code: 'service-not-chosen'; readonly service: string }
+  | { readonly code: 'input-used-direct'; readonly channel: string }
   | { readonly code: 'same-name'; readonly other: string }
   | { readonly code: 'same-channel'; readonly other: string }
   | {

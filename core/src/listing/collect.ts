@@ -9,15 +9,16 @@ import {
   withText,
 } from './collected';
 import { takeDigital } from './digital';
+import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
 import { isServiceWord, LETTERED, numberAfter, serviceBehind, serviceOfWord } from './numbered';
 import { takeNumber, takeSigned } from './numbers';
 import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './tone';
+import { encodeOnly, forbidding, isForbidden, letterBefore, noToneOf, offsetInWords } from './wordings';
 import {
   CHANNEL_WORDS,
   DIRECT_WORDS,
   DIRECTION_WORDS,
-  type Direction,
   LISTEN_WORDS,
   OFF_WORDS,
   OFFSET_WORDS,
@@ -91,13 +92,6 @@ function phraseAt(tokens: readonly Token[], i: number): (typeof PHRASES)[number]
   return isCut && phrase?.[1] !== 'listen' ? undefined : phrase;
 }
 
-const SENDING = /^(tx|transmit|transmitting|transmission|sending|xmit)$/;
-const FORBIDS = /^(forbidden|prohibited|disabled|inhibit|inhibited|blocked|locked|disallowed|banned)$/;
-
-/** `transmit forbidden`, `tx blocked` */
-const isForbidden = (tokens: readonly Token[], i: number): boolean =>
-  SENDING.test(tokens[i]?.lower ?? '') && FORBIDS.test(tokens[i + 1]?.lower ?? '');
-
 /** Deals with the words from place `i` on and answers how many it used. */
 function step(state: State, i: number): number {
   const { got, tokens } = state;
@@ -111,6 +105,13 @@ function step(state: State, i: number): number {
     got.listen = true;
     return 2;
   }
+  const forbidden = forbidding(tokens, i);
+  if (forbidden > 0) {
+    got.listen = true;
+    return forbidden;
+  }
+  const said = noToneOf(state, i) || encodeOnly(state, i) || offsetInWords(state, i);
+  if (said > 0) return said;
   const phrase = phraseAt(tokens, i);
   if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
   if (takeMark(state, token, i)) return 1;
@@ -171,7 +172,7 @@ function directionsFollow(tokens: readonly Token[]): boolean {
     token !== undefined && (looksLikeTone(token.text) || OFF_WORDS.has(token.lower) || isFrequency(token));
   const first = tokens.findIndex(({ lower }) => DIRECTION_WORDS[lower]);
   const last = tokens.at(-1);
-  if (first <= 0 || !isValue(tokens[first - 1])) return false;
+  if (first <= 0 || !isValue(beforeUnit(tokens, first))) return false;
   if (last !== undefined && DIRECTION_WORDS[last.lower] !== undefined) return true;
   // `467.550 in 462.550 out 82.5`: the first two words stand behind two frequencies, and the line goes on.
   return (
@@ -184,19 +185,6 @@ function directionsFollow(tokens: readonly Token[]): boolean {
 /** Whether a word for a direction stands between two frequencies and could be of either: `451.750 in 456.750`. */
 function isBetweenTwo({ tokens, directionsFollow }: State, i: number): boolean {
   return !directionsFollow && isFrequency(tokens[i - 1]) && isFrequency(tokens[i + 1]);
-}
-
-const isFrequency = (token: Token | undefined): boolean =>
-  token !== undefined && (frequencyHz(token.text) ?? looseFrequencyHz(token.text)) !== undefined;
-
-/** Gives what a line said last a direction, where it has none yet and stands right before this word. */
-function directLast({ got, tokens }: State, i: number, direction: Direction, onlyTones = false): boolean {
-  const values = onlyTones ? got.tones : [...got.tones, ...got.frequencies];
-  const last = values.toSorted((a, b) => b.end - a.end)[0];
-  if (!last || last.direction !== undefined || i === 0 || last.end < (tokens[i - 1]?.start ?? 0))
-    return false;
-  last.direction = direction;
-  return true;
 }
 
 function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number, words: number): boolean {
@@ -227,6 +215,8 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
       });
       state.direction = undefined;
       return true;
+    case 'unknown-tone':
+      return pushTone(state, 'unknown', tokens[i] as Token, tokens[i + words - 1] as Token);
     case 'planned':
       got.notes.push('planned');
       return true;
@@ -256,6 +246,11 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
 /** Words that say something of the value after them or before them. */
 function takeMark(state: State, token: Token, i: number): boolean {
   const { got, tokens } = state;
+  const letter = letterBefore(state, i);
+  if (letter) {
+    state.direction = letter;
+    return true;
+  }
   const next = tokens[i + 1];
   const before = tokens[i - 1];
   const hasPlace = got.frequencies.length > 0 || got.channel !== undefined;
@@ -334,24 +329,6 @@ function takeDirection(state: State, token: Token, i: number): boolean {
     after === undefined && got.tones.length === 0 && !got.repeater && got.offsetHz === undefined;
   if (isAlone && saysNoMore && /^(rx|receive)$/.test(token.lower)) got.listen = true;
   return directLast(state, i, direction);
-}
-
-/** Whether the next words lead to a value: a tone, a frequency, off, or another word about one. */
-function nearValue(tokens: readonly Token[], from: number): boolean {
-  for (let k = from; k < from + 3; k++) {
-    const token = tokens[k];
-    if (!token) return false;
-    if (/^\d/.test(token.text) || looksLikeTone(token.text) || /^-[0-7]{3}$/.test(token.text)) return true;
-    if (
-      OFF_WORDS.has(token.lower) ||
-      token.lower === 'open' ||
-      token.lower === 'unknown' ||
-      token.lower === '?'
-    )
-      return true;
-    if (!TONE_WORDS[token.lower] && !DIRECTION_WORDS[token.lower] && token.lower !== 'squelch') return false;
-  }
-  return false;
 }
 
 function takeName(state: State, token: Token, at: number): number {

@@ -40,6 +40,7 @@ const PLAIN_SERVICES: ReadonlySet<string> = new Set([
   'cb-us',
   'marine',
   'marine-eu',
+  'marine-au',
   'rail-us',
 ]);
 

@@ -163,9 +163,10 @@ const tone: Reader = (figure) => {
   if (!/^\d{2,3}\.\d+$/.test(token.text)) return 0;
   const aboutChannel = tokens.some((t) => CHANNEL_WORDS.has(t.lower) || REPEATER_WORDS.has(t.lower));
   const hz = hzFromMHzText(token.text);
-  if (hasFrequency || got.channel || aboutChannel || hz === undefined || tooLow(token.text) || unit !== '')
-    return takeTone(figure);
-  if (tokens.some((t) => FREQUENCY_WORDS.has(t.lower))) return take(figure, hz);
+  const isBeside = hasFrequency || got.channel !== undefined || aboutChannel;
+  if (isBeside || hz === undefined || unit !== '') return takeTone(figure);
+  if (tokens.some((t) => FREQUENCY_WORDS.has(t.lower)) && inRadioRange(hz)) return take(figure, hz);
+  if (tooLow(token.text)) return takeTone(figure);
   ask('tone-or-frequency', [mhzText(hz), `ctcss ${token.text}`]);
   return used;
 };
@@ -280,7 +281,7 @@ export function takeNumber(state: State, i: number): number {
     pending:
       state.direction !== undefined ||
       state.kind !== undefined ||
-      (state.directionsFollow && DIRECTION_WORDS[next?.lower ?? ''] !== undefined),
+      (state.directionsFollow && DIRECTION_WORDS[(unit ? tokens[i + 2] : next)?.lower ?? ''] !== undefined),
     ask: (code, offers) => {
       const start = code === 'code-number' ? state.kindStart : token.start;
       got.questions.push({

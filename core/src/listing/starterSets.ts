@@ -101,6 +101,13 @@ const RECIPES: readonly {
     pick: (row) => !row.reservedFor,
     tier: 'nice',
   },
+  {
+    id: 'marine-au',
+    title: 'Marine, Australia, all channels',
+    from: 'marine-au',
+    pick: (row) => !row.reservedFor,
+    tier: 'nice',
+  },
   { id: 'pmr446', title: 'PMR446, all channels', from: 'pmr446', pick: all, tier: 'should' },
   {
     id: 'cb-27',

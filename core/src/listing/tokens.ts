@@ -19,6 +19,8 @@ const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-](?:\d*\.?\d+)?)$/;
 /** `T85.4`, `R100.0`: a tone that is sent, and one that is heard. */
 const TONE_LETTER = /^([tr])(\d{2,3}\.\d)$/i;
 const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;
+/** `462.700R`: a repeater's frequency. */
+const FREQUENCY_AND_MARK = /^(\d{2,4}\.\d{3,6})(r|rpt|rptr)$/i;
 const CHANNEL_AND_CODE = /^(\d{1,2})-(\d{1,3})$/;
 
 /**
@@ -58,7 +60,12 @@ export function tokensOf(line: string): Token[] {
     const cut =
       GLUED.exec(word) ?? WITH_UNIT.exec(word) ?? WITH_SIGN.exec(word) ?? CHANNEL_AND_MARK.exec(word);
     const code = CHANNEL_AND_CODE.exec(word);
-    if (letter) {
+    const repeater = FREQUENCY_AND_MARK.exec(word);
+    if (repeater) {
+      push(repeater[1] ?? '', start);
+      const mark = start + (repeater[1]?.length ?? 0);
+      tokens.push({ text: 'rpt', lower: 'rpt', start: mark, end: start + word.length });
+    } else if (letter) {
       tokens.push({ text: 't', lower: letter[1]?.toLowerCase() === 't' ? 't' : 'rx', start, end: start + 1 });
       push(letter[2] ?? '', start + 1);
     } else if (code) {
@@ -73,7 +80,12 @@ export function tokensOf(line: string): Token[] {
       if (unit) {
         push(unit[1] ?? '', at);
         push(unit[2] ?? '', at + (unit[1]?.length ?? 0));
-      } else push(second, at);
+      } else {
+        // `GMRS19R`
+        const [, number = second, mark = ''] = CHANNEL_AND_MARK.exec(second) ?? [];
+        push(number, at);
+        push(mark, at + number.length);
+      }
     } else if (/^#\d{1,2}$/.test(word)) {
       // After a word for a tone it is a code number.
       if (!TONE_WORDS[tokens.at(-1)?.lower ?? '']) push('ch', start);

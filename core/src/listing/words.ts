@@ -125,6 +125,7 @@ export type Phrase =
   | 'wide'
   | 'both'
   | 'no-tone'
+  | 'unknown-tone'
   | 'planned'
   | 'off-air'
   | 'split'
@@ -167,6 +168,10 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['no', 'tone', 'required'], 'no-tone'],
   [['no', 'tone', 'needed'], 'no-tone'],
   [['no', 'tone'], 'no-tone'],
+  [['unknown', 'tone'], 'unknown-tone'],
+  [['unknown', 'pl'], 'unknown-tone'],
+  [['tone', 'not', 'known'], 'unknown-tone'],
+  [['pl', 'not', 'known'], 'unknown-tone'],
   [['tone', 'no'], 'number'],
   [['tone', 'number'], 'number'],
   [['pl', 'no'], 'number'],

@@ -60,6 +60,14 @@ describe('a plan is reviewed before anybody programs it', () => {
     const five = channel('CB 5', 476.525, 476.525, { transmitTone: '82.5', receiveTone: '82.5' });
     expect(au(five)).toEqual(expect.arrayContaining(['tones-forbidden', 'never-for-tests']));
     expect(au(channel('CB 22', 476.95, 476.95))).toContain('nobody-transmits-here');
+    // Repeaters of 1 to 8 and 41 to 48 listen on 31 to 38 and 71 to 78 (class licence, from memory).
+    const directOn = (n: number) => {
+      const mhz = (n <= 40 ? 476.425 + 0.025 * (n - 1) : 476.4375 + 0.025 * (n - 41)).toFixed(4);
+      return au(channel(`CB ${n}`, Number(mhz), Number(mhz))).includes('input-used-direct');
+    };
+    const inputs = Array.from({ length: 80 }, (_, k) => k + 1).filter(directOn);
+    expect(inputs).toEqual([31, 32, 33, 34, 35, 36, 37, 38, 71, 72, 73, 74, 75, 76, 77, 78]);
+    expect(au(channel('CB 3', 476.475, 477.225))).not.toContain('input-used-direct');
   });
   it('business licences: run out, and soon to end', () => {
     const row = (expires: string) => ({

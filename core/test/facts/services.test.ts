@@ -347,6 +347,17 @@ describe('marine VHF outside the US (ITU RR Appendix 18)', () => {
     ]);
     expect([found?.powerBasis, found?.bandwidthHz, found?.noTones]).toEqual(['transmitter', 25_000, true]);
   });
+  it('is the same in Australia, by its own class licence', () => {
+    const [eu, au] = [SERVICES['marine-eu'], SERVICES['marine-au']];
+    expect(au.channels).toEqual(eu.channels);
+    expect([au.country, au.aboard, au.licence, au.licensedAs, au.certifiedAlso]).toEqual([
+      'AU',
+      true,
+      'authorised',
+      'marine',
+      ['marine'],
+    ]);
+  });
   it('has 57 channels; 16 and 70 are never for tests, and 70 is no voice', () => {
     const { channels } = SERVICES['marine-eu'];
     expect(channels).toHaveLength(57);

@@ -316,7 +316,7 @@ const US: Readonly<Record<string, readonly Row[]>> = {
     ['Summit 462.700 rpt tx tone 88.5, rx tone none', '462.7 467.7 88.5 off «Summit»'],
     ['Summit 462.700 rpt 88.5 in/out', '462.7 467.7 88.5 88.5 «Summit»'],
     ['Summit 462.700 rpt 88.5 tx & rx', '462.7 467.7 88.5 88.5 «Summit»'],
-    ['Summit 462.700 rpt 88.5 encode only', '? left-over'],
+    ['Summit 462.700 rpt 88.5 encode only', '462.7 467.7 88.5 off «Summit»'],
     ['Summit 462.700 rpt PL88.5/DPL023', '? tone-direction'],
     ['Summit 462.700 rpt open carrier', '? left-over'],
     ['Summit 146.610 (-) PL 151.4', '146.61 146.01 151.4 off «Summit»'],

@@ -89,6 +89,10 @@ export const PLAN_WORDS = {
   }),
   'policy-shared': (f) => ({ what: `Closed: ${f.channels} more of the plan’s channels use this frequency.` }),
   'policy-home': () => ({ what: 'Closed is quiet. It hides others who are on the channel: listen first.' }),
+  'input-used-direct': (f) => ({
+    what: `This is where the repeater of ${f.channel} listens.`,
+    help: 'Within reach of one nobody talks here direct: take another channel, or make it the repeater’s.',
+  }),
   'service-not-chosen': (f) => ({
     what: `${serviceWords(f.service)} is not among the services that this plan works with.`,
     help: 'Add the service to the plan, or take the channel out.',

@@ -17,7 +17,7 @@ import { IARU_R1_70CM } from './iaruR170cm';
 import { INTEROP } from './interop';
 import { ITINERANT } from './itinerant';
 import { MARINE } from './marine';
-import { MARINE_EU } from './marineEu';
+import { MARINE_AU, MARINE_EU } from './marineAppendix18';
 import { MURS } from './murs';
 import { PMR446 } from './pmr446';
 import { RAIL_US } from './railUs';
@@ -56,6 +56,7 @@ const TABLES: Readonly<Record<ServiceId, ServiceTable>> = {
   'iaru-r1-2m': IARU_R1_2M,
   'iaru-r1-70cm': IARU_R1_70CM,
   'marine-eu': MARINE_EU,
+  'marine-au': MARINE_AU,
   itinerant: ITINERANT,
   'rail-us': RAIL_US,
 };

@@ -127,6 +127,7 @@ export const SERVICE_IDS = [
   'iaru-r1-2m',
   'iaru-r1-70cm',
   'marine-eu',
+  'marine-au',
   'itinerant',
   'rail-us',
 ] as const;

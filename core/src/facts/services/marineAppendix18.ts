@@ -29,20 +29,15 @@ const ONE_WATT: ReadonlySet<number> = new Set([15, 17, 75, 76]);
 
 const shipHz = (n: number) => (n < 60 ? 156_000_000 + 50_000 * n : 156_025_000 + 50_000 * (n - 60));
 
-/** The table of marine VHF outside the US. */
-export const MARINE_EU: ServiceTable = {
-  id: 'marine-eu',
-  title: 'Marine VHF, international',
-  country: 'EU',
+/** What Appendix 18 says alike for all countries that follow it. */
+const APPENDIX_18 = {
   citation: 'ITU Radio Regulations, Appendix 18',
   powerCitation: 'ITU Radio Regulations, Appendix 18',
-  licence: 'authorised',
-  licenceCitation: 'ITU Radio Regulations, article 18, and the national ship licence',
+  licence: 'authorised' as const,
   licensedAs: 'marine',
   aboard: true,
   modesCitation: 'ITU Radio Regulations, Appendix 18',
   certification: true,
-  certificationCitation: 'Directive 2014/53/EU',
   certifiedAlso: ['marine'],
   repeaters: false,
   identifyEveryMinutes: null,
@@ -68,4 +63,24 @@ export const MARINE_EU: ServiceTable = {
         aliases: n < 10 ? [String(n)] : [],
       };
     }),
+} satisfies Partial<ServiceTable>;
+
+/** The table of marine VHF in Europe. */
+export const MARINE_EU: ServiceTable = {
+  ...APPENDIX_18,
+  id: 'marine-eu',
+  title: 'Marine VHF, international',
+  country: 'EU',
+  licenceCitation: 'ITU Radio Regulations, article 18, and the national ship licence',
+  certificationCitation: 'Directive 2014/53/EU',
+};
+
+/** The same in Australia, where the ship is licensed by class and whoever talks has a certificate of their own. From memory. */
+export const MARINE_AU: ServiceTable = {
+  ...APPENDIX_18,
+  id: 'marine-au',
+  title: 'Marine VHF, Australia',
+  country: 'AU',
+  licenceCitation: 'Radiocommunications (Maritime Ship Station - 27 MHz and VHF) Class Licence 2015',
+  certificationCitation: 'Radiocommunications (Maritime Ship Station - 27 MHz and VHF) Class Licence 2015',
 };

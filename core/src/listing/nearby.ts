@@ -1,0 +1,46 @@
+import { frequencyHz, looseFrequencyHz, type State } from './collected';
+import type { Token } from './tokens';
+import { looksLikeTone } from './tone';
+import { DIRECTION_WORDS, type Direction, OFF_WORDS, TONE_WORDS } from './words';
+
+/** What stands before a word, and before a unit where there is one between: `88.5 Hz encode`. */
+export function beforeUnit(tokens: readonly Token[], i: number): Token | undefined {
+  return /^(k|m)?hz$/.test(tokens[i - 1]?.lower ?? '') ? tokens[i - 2] : tokens[i - 1];
+}
+
+/** Whether a word is a frequency. */
+export const isFrequency = (token: Token | undefined): boolean =>
+  token !== undefined && (frequencyHz(token.text) ?? looseFrequencyHz(token.text)) !== undefined;
+
+/** Gives what a line said last a direction, where it has none yet and stands right before this word. */
+export function directLast(
+  { got, tokens }: State,
+  i: number,
+  direction: Direction,
+  onlyTones = false,
+): boolean {
+  const values = onlyTones ? got.tones : [...got.tones, ...got.frequencies];
+  const last = values.toSorted((a, b) => b.end - a.end)[0];
+  if (!last || last.direction !== undefined || i === 0 || last.end < (beforeUnit(tokens, i)?.start ?? 0))
+    return false;
+  last.direction = direction;
+  return true;
+}
+
+/** Whether the next words lead to a value: a tone, a frequency, off, or another word about one. */
+export function nearValue(tokens: readonly Token[], from: number): boolean {
+  for (let k = from; k < from + 3; k++) {
+    const token = tokens[k];
+    if (!token) return false;
+    if (/^\d/.test(token.text) || looksLikeTone(token.text) || /^-[0-7]{3}$/.test(token.text)) return true;
+    if (
+      OFF_WORDS.has(token.lower) ||
+      token.lower === 'open' ||
+      token.lower === 'unknown' ||
+      token.lower === '?'
+    )
+      return true;
+    if (!TONE_WORDS[token.lower] && !DIRECTION_WORDS[token.lower] && token.lower !== 'squelch') return false;
+  }
+  return false;
+}

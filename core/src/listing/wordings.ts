@@ -1,0 +1,78 @@
+import type { State } from './collected';
+import { directLast, isFrequency, nearValue } from './nearby';
+import type { Token } from './tokens';
+import { DIRECTION_WORDS, type Direction } from './words';
+
+/* Turns of phrase of several words, which no list of fixed words holds. */
+
+const SENDING =
+  /^(tx|transmit|transmits|transmitting|transmission|transmissions|sending|send|xmit|talk|talking)$/;
+const FORBIDS = /^(forbidden|prohibited|disabled|inhibit|inhibited|blocked|locked|disallowed|banned)$/;
+
+/** `transmit forbidden`, `tx blocked` */
+export const isForbidden = (tokens: readonly Token[], i: number): boolean =>
+  SENDING.test(tokens[i]?.lower ?? '') && FORBIDS.test(tokens[i + 1]?.lower ?? '');
+
+/** `not for tx`, `do not transmit`, `never talk`: how many words forbid sending here, or 0. `no tx tone` is about a tone. */
+export function forbidding(tokens: readonly Token[], i: number): number {
+  const word = (k: number) => tokens[i + k]?.lower ?? '';
+  const isNot = /^(no|not|never|don't|dont)$/;
+  const from = word(0) === 'do' && word(1) === 'not' ? 2 : isNot.test(word(0)) ? 1 : 0;
+  if (from === 0) return 0;
+  const at = /^(for|to)$/.test(word(from)) ? from + 1 : from;
+  if (!SENDING.test(word(at)) || isNoTone(tokens, i)) return 0;
+  return at + 1;
+}
+
+/** `no tx tone`, with no value behind it; with one it may forbid sending. */
+function isNoTone(tokens: readonly Token[], i: number): boolean {
+  const [no, way, tone] = tokens.slice(i, i + 3).map(({ lower }) => lower);
+  const isSaid = /^(no|without)$/.test(no ?? '') && DIRECTION_WORDS[way ?? ''] !== undefined;
+  return isSaid && /^(tones?|pl|ctcss|dcs|dpl)$/.test(tone ?? '') && !nearValue(tokens, i + 3);
+}
+
+/** `no tx tone`, `no input pl`: that no tone is sent, or heard. Answers the words used, or 0. */
+export function noToneOf({ got, tokens }: State, i: number): number {
+  const [no, way, tone] = tokens.slice(i, i + 3);
+  if (!no || !way || !tone || !isNoTone(tokens, i)) return 0;
+  got.tones.push({ tone: 'off', direction: DIRECTION_WORDS[way.lower], start: no.start, end: tone.end });
+  return 3;
+}
+
+/** `131.8 encode only`: sent, and not waited for. Answers the words used, or 0. */
+export function encodeOnly(state: State, i: number): number {
+  const { got, tokens } = state;
+  const [word, only] = [tokens[i], tokens[i + 1]];
+  if (!word || !/^enc(ode)?$/.test(word.lower) || only?.lower !== 'only' || got.tones.length !== 1) return 0;
+  if (!directLast(state, i, 'send', true)) return 0;
+  got.tones.push({ tone: 'off', direction: 'hear', start: word.start, end: only.end });
+  return 2;
+}
+
+/** `600 kHz down`, `shift 5 MHz up`: an offset in words. Answers the words used, or 0. */
+export function offsetInWords({ got, tokens }: State, i: number): number {
+  if (got.frequencies.length === 0 && !got.channel) return 0;
+  const from = /^(offset|shift|split)$/.test(tokens[i]?.lower ?? '') ? 1 : 0;
+  const [size, unit, way] = tokens.slice(i + from, i + from + 3);
+  const isSize = size && unit && /^\d+(\.\d+)?$/.test(size.text) && /^(k|khz|m|mhz)$/.test(unit.lower);
+  const sign = /^(up|above|high|higher|plus|positive)$/.test(way?.lower ?? '')
+    ? 1
+    : /^(down|below|low|lower|minus|negative)$/.test(way?.lower ?? '')
+      ? -1
+      : 0;
+  if (!isSize || !way || sign === 0) return 0;
+  got.offsetHz = sign * Math.round(Number(size.text) * (unit.lower.startsWith('k') ? 1e3 : 1e6));
+  got.offsetAt = { start: tokens[i]?.start ?? size.start, end: way.end };
+  return from + 3;
+}
+
+/** `R 462.650 T 467.650`: a letter before each of two frequencies. */
+export function letterBefore({ tokens }: State, i: number): Direction | undefined {
+  const letter = tokens[i]?.lower ?? '';
+  if (!/^[rst]$/.test(letter) || !isFrequency(tokens[i + 1])) return undefined;
+  const other = tokens.some(
+    ({ lower }, k) =>
+      k !== i && isFrequency(tokens[k + 1]) && (letter === 'r' ? /^[st]$/ : /^r$/).test(lower),
+  );
+  return other ? (letter === 'r' ? 'hear' : 'send') : undefined;
+}
