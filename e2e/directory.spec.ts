@@ -1,4 +1,4 @@
-import { expect, open, planPath, row, test } from './support';
+import { expect, open, openPart, planPath, ready, row, test } from './support';
 
 test('a directory is searched, its entries say what they leave open, and the chosen ones come with their source', async ({
   page,
@@ -37,6 +37,7 @@ test('the plan’s own business frequencies are written in its form, and a wrong
 }) => {
   const path = await planPath(page);
   await open(page, path);
+  await openPart(page, 'Services and licences');
   await page.getByRole('button', { name: 'Add a frequency' }).click();
   const fields = page.getByRole('group', { name: 'Business frequencies of your own licence' });
   await fields.getByLabel('Name').fill('Ferry galley');
@@ -51,5 +52,7 @@ test('the plan’s own business frequencies are written in its form, and a wrong
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByText('The plan is saved.')).toBeVisible();
   await page.reload();
+  await ready(page);
+  await openPart(page, 'Services and licences');
   await expect(page.getByText('Ferry galley')).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { axeFindings, expect, open, planPath, ready, test } from './support';
+import { axeFindings, expect, open, openPart, planPath, ready, test } from './support';
 
 test('the board opens a cell to its reasons, by keys alone', async ({ page }) => {
   await open(page, `${await planPath(page)}/fit`);
@@ -409,6 +409,7 @@ test('a group is left off a kind on the board, and carried by one set of it all 
   await expect(page.getByText(/^Carries .* as is said of this set\./)).toBeVisible();
   // The plan names both, and says all again.
   await open(page, path);
+  await openPart(page, 'Groups');
   await page.getByText(/^Groups that sets carry: not all on/).click();
   for (const of of [nickname, 'every Bank hand-held']) {
     await page.getByText(new RegExp(`^Groups on ${of}: `)).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { axeFindings, entry, expect, open, planPath, ready, row, test } from './support';
+import { axeFindings, entry, expect, open, openPart, planPath, ready, row, test } from './support';
 
 test('a listing becomes a channel, with questions first, and is there after a reload', async ({ page }) => {
   await open(page, await planPath(page));
@@ -241,6 +241,7 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
 }) => {
   const path = await planPath(page);
   await open(page, path);
+  await openPart(page, 'Alert radios');
   const codes = page.getByLabel('Area codes, the most important first');
   await codes.fill('099001, 99');
   await expect(
@@ -277,6 +278,7 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await page.getByRole('link', { name: /^Ferry alert / }).click();
   await expect(page.getByText(/^Areas: 099003 /)).toBeVisible();
   await open(page, path);
+  await openPart(page, 'Alert radios');
   await page.getByText('They stay silent for 3 events').click();
   await page.getByLabel('Flood Watch', { exact: true }).uncheck();
   await page.getByLabel('They sound for').selectOption('these areas');

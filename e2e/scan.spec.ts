@@ -1,4 +1,4 @@
-import { axeFindings, expect, open, planPath, test } from './support';
+import { axeFindings, expect, open, openPart, planPath, test } from './support';
 
 test('a channel gets priority, a broadcast is left out; the scanner’s sheet sets the marks', async ({
   page,
@@ -13,6 +13,7 @@ test('a channel gets priority, a broadcast is left out; the scanner’s sheet se
   };
   await choose('Ridge path', 'priority', 'priority in scans');
   await open(page, path);
+  await openPart(page, 'Scans and names');
   await page.getByLabel('Scans, after a call').selectOption('move on at once, to hear more places');
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
@@ -30,6 +31,7 @@ test('a channel gets priority, a broadcast is left out; the scanner’s sheet se
 
   await choose('Ridge path', 'usual', 'open');
   await open(page, path);
+  await openPart(page, 'Scans and names');
   await page.getByLabel('Scans, after a call').selectOption('stay for the answer, for conversations');
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
@@ -40,6 +42,7 @@ test('fleet radios get their ID, the calls and the status texts of the plan; wha
 }) => {
   const path = await planPath(page);
   await open(page, path);
+  await openPart(page, 'Fleet radios');
   const texts = page.getByLabel('Status texts, the most important first');
   const calls = page.getByLabel('Calls to several sets');
   const save = page.getByRole('button', { name: 'Save plan' });
@@ -66,6 +69,7 @@ test('fleet radios get their ID, the calls and the status texts of the plan; wha
   await expect(row('STATUS 4')).toContainText('Off duty');
   await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
   await open(page, path);
+  await openPart(page, 'Fleet radios');
   await texts.fill('At berth, Under way, Need help, Off duty');
   await calls.fill('All ferries 199');
   await save.click();

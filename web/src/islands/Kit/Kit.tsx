@@ -9,6 +9,7 @@ import { ToneGlyph } from '../../components/ToneGlyph';
 import { VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
 import { guarded } from '../../ui/guarded';
+import { Part } from '../../ui/Part';
 import { useRows } from '../../ui/rows';
 import { useUnsaved } from '../../ui/unsaved';
 
@@ -105,6 +106,12 @@ function KitIsland() {
               </svg>
             ))}
           </p>
+        </section>
+        <section>
+          <h2 className="font-bold">Parts of a long form</h2>
+          <Part title="A part" state="how it stands">
+            <LabelledText title="A field inside" value={text} set={setText} />
+          </Part>
         </section>
         <section>
           <h2 className="font-bold">Findings</h2>

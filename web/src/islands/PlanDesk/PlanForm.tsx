@@ -5,7 +5,9 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { countryChoices } from '../../messages/countries';
 import { NAMING_CHOICES } from '../../messages/naming';
+import { alertsText, fleetText, rightsText, scansText, servicesText } from '../../messages/planParts';
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
+import { Part } from '../../ui/Part';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled, type DeskState } from '../desk/deskStore';
 import { AlertsForm } from './AlertsForm';
@@ -79,127 +81,139 @@ export function PlanForm({ desk, save }: Props) {
           <option value="open">open: sets hear everyone</option>
         </select>
       </label>
-      <label className="block">
-        <span className="muted text-small">Scans, after a call</span>
-        <select
-          className="select select-sm w-full"
-          value={head.resumeDelay}
-          onChange={(event) => change({ resumeDelay: event.target.value === 'off' ? 'off' : 'on' })}
-        >
-          <option value="on">stay for the answer, for conversations</option>
-          <option value="off">move on at once, to hear more places</option>
-        </select>
-      </label>
-      <LabelledSelect
-        title="Names on displays that are set by keys"
-        value={head.naming.all}
-        options={NAMING_CHOICES}
-        set={(all) => change({ naming: { ...head.naming, all } })}
-      />
+      <p className="muted text-small">
+        Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
+        listen first.
+      </p>
       <LabelledSelect
         title="Whose rules"
         value={head.country}
         options={countryChoices(from.head.country)}
         set={(country) => change({ country, services: [] })}
       />
-      <LabelledSelect
-        title="Where a holder may not send, and the set cannot be shut"
-        value={head.withoutRight}
-        options={WITHOUT_RIGHT_CHOICES}
-        set={(withoutRight) => change({ withoutRight })}
-      />
-      <LabelledSelect
-        title="Sets that nobody of the roster holds"
-        value={head.spares}
-        options={SPARES_CHOICES}
-        set={(spares) => change({ spares })}
-      />
-      <label className="block">
-        <span className="muted text-small">Sets are loaded on</span>
-        <input
-          type="date"
-          className="input input-sm w-full font-mono"
-          value={head.loadOn ?? ''}
-          onChange={(event) => change({ loadOn: event.target.value || null })}
-          aria-describedby="load-on"
+      <Part title="Groups" state={head.groups.map(({ name }) => name).join(', ')}>
+        <fieldset className="space-y-2">
+          <legend className="muted text-small">Groups, in order</legend>
+          {head.groups.map((group, i) => (
+            <div key={group.id} className="flex gap-2">
+              <input
+                className="input input-sm w-full"
+                aria-label={`Name of group ${i + 1}`}
+                maxLength={40}
+                value={group.name}
+                onChange={(event) => changeGroup(group.id, event.target.value)}
+              />
+              <button
+                type="button"
+                className="btn btn-ghost btn-sm btn-square"
+                aria-label={`Remove group ${group.name}`}
+                title={used.has(group.id) ? 'It still has channels' : 'Remove this group'}
+                disabled={used.has(group.id) || head.groups.length === 1}
+                onClick={() => change({ groups: head.groups.filter((other) => other.id !== group.id) })}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+              </button>
+            </div>
+          ))}
+          <button
+            type="button"
+            className="btn btn-outline btn-xs"
+            onClick={() =>
+              change({
+                groups: [
+                  ...head.groups,
+                  { id: crypto.randomUUID(), name: `Group ${head.groups.length + 1}`, note: '' },
+                ],
+              })
+            }
+          >
+            <Plus size={14} aria-hidden="true" /> Add a group
+          </button>
+        </fieldset>
+        <CarriedForm
+          desk={desk}
+          groups={head.groups}
+          carried={head.carried}
+          change={(carried) => change({ carried })}
         />
-        <span id="load-on" className="muted block text-small">
-          Licences and permissions are judged for that day; without one, for the day it is.
-        </span>
-      </label>
-      <p className="muted text-small">
-        Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
-        listen first.
-      </p>
-      <fieldset className="space-y-2">
-        <legend className="muted text-small">Groups, in order</legend>
-        {head.groups.map((group, i) => (
-          <div key={group.id} className="flex gap-2">
-            <input
-              className="input input-sm w-full"
-              aria-label={`Name of group ${i + 1}`}
-              maxLength={40}
-              value={group.name}
-              onChange={(event) => changeGroup(group.id, event.target.value)}
-            />
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm btn-square"
-              aria-label={`Remove group ${group.name}`}
-              title={used.has(group.id) ? 'It still has channels' : 'Remove this group'}
-              disabled={used.has(group.id) || head.groups.length === 1}
-              onClick={() => change({ groups: head.groups.filter((other) => other.id !== group.id) })}
-            >
-              <Trash2 size={16} aria-hidden="true" />
-            </button>
-          </div>
-        ))}
-        <button
-          type="button"
-          className="btn btn-outline btn-xs"
-          onClick={() =>
-            change({
-              groups: [
-                ...head.groups,
-                { id: crypto.randomUUID(), name: `Group ${head.groups.length + 1}`, note: '' },
-              ],
-            })
-          }
-        >
-          <Plus size={14} aria-hidden="true" /> Add a group
-        </button>
-      </fieldset>
-      <CarriedForm
-        desk={desk}
-        groups={head.groups}
-        carried={head.carried}
-        change={(carried) => change({ carried })}
-      />
-      <ServicesForm
-        country={head.country}
-        chosen={head.services}
-        change={(services) => change({ services })}
-      />
-      {head.country === 'US' && (
-        <LicensedForm licensed={head.licensed} change={(licensed) => change({ licensed })} />
-      )}
-      {head.country === 'US' && (
-        <AlertsForm
-          key={JSON.stringify(from.head.alerts)}
-          planId={plan.id}
-          alerts={head.alerts}
-          change={(alerts) => change({ alerts })}
-          names={head.areaNames}
-          changeNames={(areaNames) => change({ areaNames })}
-          setGood={setAlertsGood}
+      </Part>
+      <Part title="Who may send" state={rightsText(head)}>
+        <LabelledSelect
+          title="Where a holder may not send, and the set cannot be shut"
+          value={head.withoutRight}
+          options={WITHOUT_RIGHT_CHOICES}
+          set={(withoutRight) => change({ withoutRight })}
         />
+        <LabelledSelect
+          title="Sets that nobody of the roster holds"
+          value={head.spares}
+          options={SPARES_CHOICES}
+          set={(spares) => change({ spares })}
+        />
+        <label className="block">
+          <span className="muted text-small">Sets are loaded on</span>
+          <input
+            type="date"
+            className="input input-sm w-full font-mono"
+            value={head.loadOn ?? ''}
+            onChange={(event) => change({ loadOn: event.target.value || null })}
+            aria-describedby="load-on"
+          />
+          <span id="load-on" className="muted block text-small">
+            Licences and permissions are judged for that day; without one, for the day it is.
+          </span>
+        </label>
+      </Part>
+      <Part title="Scans and names" state={scansText(head)}>
+        <label className="block">
+          <span className="muted text-small">Scans, after a call</span>
+          <select
+            className="select select-sm w-full"
+            value={head.resumeDelay}
+            onChange={(event) => change({ resumeDelay: event.target.value === 'off' ? 'off' : 'on' })}
+          >
+            <option value="on">stay for the answer, for conversations</option>
+            <option value="off">move on at once, to hear more places</option>
+          </select>
+        </label>
+        <LabelledSelect
+          title="Names on displays that are set by keys"
+          value={head.naming.all}
+          options={NAMING_CHOICES}
+          set={(all) => change({ naming: { ...head.naming, all } })}
+        />
+      </Part>
+      <Part title="Services and licences" state={servicesText(head)}>
+        <ServicesForm
+          country={head.country}
+          chosen={head.services}
+          change={(services) => change({ services })}
+        />
+        {head.country === 'US' && (
+          <LicensedForm licensed={head.licensed} change={(licensed) => change({ licensed })} />
+        )}
+      </Part>
+      {head.country === 'US' && (
+        <Part title="Alert radios" state={alertsText(head)}>
+          <AlertsForm
+            key={JSON.stringify(from.head.alerts)}
+            planId={plan.id}
+            alerts={head.alerts}
+            change={(alerts) => change({ alerts })}
+            names={head.areaNames}
+            changeNames={(areaNames) => change({ areaNames })}
+            setGood={setAlertsGood}
+          />
+        </Part>
       )}
-      <FleetForm
-        key={JSON.stringify(from.head.fleet)}
-        fleet={head.fleet}
-        change={(fleet) => change({ fleet })}
-        setGood={setFleetGood}
-      />
+      <Part title="Fleet radios" state={fleetText(head)}>
+        <FleetForm
+          key={JSON.stringify(from.head.fleet)}
+          fleet={head.fleet}
+          change={(fleet) => change({ fleet })}
+          setGood={setFleetGood}
+        />
+      </Part>
       {nameless && (
         <p className="finding text-small" data-severity="error" role="alert">
           The plan and every group need a name.
