@@ -1,5 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import { SERVICE_IDS } from '@umbrex/core/facts';
+import { between } from './between';
 import { advise, check, memory, number, onPlan, provePatterns } from './plans';
 import { type Outcome, UsageError } from './read';
 import { channel, rules, service, tone } from './tables';
@@ -17,6 +18,9 @@ const USAGE = `usage:
   umbrex memory <plan.json> --device <file>   what that set's memory shall hold, for a program that loads it
   umbrex compare <plan.json> --device <file> --read <memory.json>
                                               what a set holds that was read back, against what it shall
+  umbrex diff <old.json> <new.json>           what differs between two states of a plan
+  umbrex change <old.json> <new.json> [--device <file>]…
+                                              what it takes to bring sets that hold the old state to the new one
   umbrex check <plan.json>                    what is wrong with a plan, before anybody programs it
   umbrex advise <plan.json> --channel <name> [--device <file>]…
                                               which tones fit a channel, best first, and why
@@ -42,6 +46,9 @@ export function run(words: readonly string[]): Outcome {
       return memory(command, subject, rest);
     case 'number':
       return number(subject, rest);
+    case 'diff':
+    case 'change':
+      return between(command, subject, rest);
     case 'check':
       return check(onlySubject(subject, rest));
     case 'service':

@@ -45,6 +45,52 @@ describe('umbrex', () => {
       KEYED.map(({ id }) => [id, true]),
     );
   });
+  it('says what differs between two states of a plan, and what it takes to load that', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'umbrex-'));
+    const { channels, ...head } = JSON.parse(readFileSync(plan, 'utf8'));
+    const [first, ...rest] = channels;
+    const newer = join(folder, 'new.json');
+    writeFileSync(
+      newer,
+      JSON.stringify({ ...head, channels: [{ ...first, transmitTone: '131.8' }, ...rest] }),
+    );
+    expect(umbrex('diff', plan, newer)).toMatchObject({
+      exit: 0,
+      json: {
+        ok: true,
+        head: [],
+        channels: [
+          {
+            id: first.id,
+            name: 'Gannet Top',
+            change: 'changed',
+            fields: [{ field: 'transmitTone', from: first.transmitTone, to: '131.8' }],
+          },
+        ],
+      },
+    });
+    const device = ['--device', join(root, 'devices/page-handheld.json')];
+    const { exit, json } = umbrex('change', plan, newer, ...device);
+    expect([exit, json.ok]).toEqual([0, true]);
+    expect(json.devices).toMatchObject([
+      { device: 'page-handheld', way: 'keys', slots: [2], proven: true, firstDifference: null },
+    ]);
+    expect(json.devices[0].steps).toBeGreaterThan(0);
+    expect(umbrex('change', plan, plan, ...device).json.devices).toEqual([
+      {
+        device: 'page-handheld',
+        way: 'none',
+        steps: 0,
+        presses: 0,
+        slots: [],
+        proven: true,
+        firstDifference: null,
+      },
+    ]);
+    expect(umbrex('diff', plan).exit).toBe(2);
+    expect(umbrex('diff', plan, newer, 'more').exit).toBe(2);
+    expect(umbrex('diff', plan, join(folder, 'none.json'))).toMatchObject({ exit: 1, json: { ok: false } });
+  });
   it('fits one device from a file', () => {
     const { exit, json } = umbrex('fit', plan, '--device', join(root, 'devices/pocket-radio.json'));
     expect(exit).toBe(0);

@@ -1,0 +1,71 @@
+import { loadedWith, planChange } from '@umbrex/core/change';
+import { compose, prepare } from '@umbrex/core/flow';
+import type { Plan } from '@umbrex/core/model';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SHIPPED, shipped } from './support/devices';
+import { anyPlan, channel, plan } from './support/plans';
+import { runs } from './support/runs';
+
+/** A plan for every kind: repeaters and direct channels of GMRS, one to listen to on each band. */
+const CHANNELS = [
+  channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8', bandwidth: 'wide' }),
+  channel('Gannet', 462.575, 467.575, { transmitTone: '100.0', receiveTone: 'off', bandwidth: 'wide' }),
+  channel('Beach', 462.5625, 462.5625, { transmitTone: '82.5', receiveTone: '82.5' }),
+  channel('Dock', 151.82, 151.82, { service: 'murs', transmitTone: 'off', receiveTone: 'off' }),
+  channel('Weather', 162.4, null, { service: 'weather' }),
+];
+const BEFORE = plan(CHANNELS);
+const [KELP, GANNET, BEACH, DOCK, WEATHER] = CHANNELS as [Plan['channels'][0], ...Plan['channels']] &
+  Plan['channels'];
+const other = { ...KELP, transmitTone: '141.3' } as (typeof CHANNELS)[0];
+
+describe('a change sheet, for every shipped kind', () => {
+  it.each(SHIPPED.map((description) => [description.id, description] as const))('%s', (_, description) => {
+    const to = (channels: readonly (typeof CHANNELS)[0][]) =>
+      planChange(BEFORE, plan([...channels]), description);
+    expect(planChange(BEFORE, BEFORE, description)).toMatchObject({
+      way: 'none',
+      steps: 0,
+      slots: [],
+      proven: true,
+    });
+    const changed = {
+      tone: to([other, GANNET, BEACH, DOCK, WEATHER] as never),
+      name: to([{ ...KELP, name: 'Kelp Stairs' }, GANNET, BEACH, DOCK, WEATHER] as never),
+      added: to([...CHANNELS, channel('North', 462.5875, 462.5875)]),
+      removed: to(CHANNELS.slice(1)),
+      order: to([...CHANNELS].reverse()),
+    };
+    for (const [what, change] of Object.entries(changed)) {
+      expect([what, change.proven, change.firstDifference]).toEqual([what, true, null]);
+      expect([what, change.way === 'none']).toEqual([what, change.slots.length === 0 && change.steps === 0]);
+    }
+  });
+});
+
+describe('between any two plans', () => {
+  it('brings what the first left to what the second wants, and never takes more presses than setting all of it anew', () =>
+    fc.assert(
+      fc.property(anyPlan, anyPlan, fc.constantFrom(...SHIPPED.map(({ id }) => id)), (before, after, id) => {
+        const description = shipped(id);
+        const change = planChange(before, after, description);
+        expect([change.firstDifference, change.proven]).toEqual([null, true]);
+        expect(planChange(after, after, description).way).toBe('none');
+        const loaded = loadedWith(before, description);
+        // The same set, of which nothing is remembered: every value of the places that it uses is set anew.
+        const anew = compose(after, description, {
+          ...loaded,
+          holds: { ...loaded.holds, what: 'unknown', rest: 'unknown', places: [], settings: {}, wrote: {} },
+        });
+        const { stays, changes, fit } = prepare(after, description, loaded);
+        const givenUp = changes.places.filter(({ slot }) => !fit.image.slots.has(slot.number)).length;
+        if (stays.length === 0 && anew.sheet.way === 'keys')
+          expect(change.presses).toBeLessThanOrEqual(anew.sheet.presses + givenUp * GIVING_UP);
+      }),
+      { numRuns: runs(60) },
+    ));
+});
+
+/** What is not wanted any more is emptied, or set as the factory had it; of a set of which nothing is known nobody asks for that. */
+const GIVING_UP = 60;
