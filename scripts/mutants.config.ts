@@ -7,7 +7,7 @@ export default defineConfig({
       'core/test/rules/**/*.test.ts',
       'core/test/facts/**/*.test.ts',
       'core/test/check/**/*.test.ts',
-      'core/test/fit/{fit,right,refusals,limits,says,toneModes,networks,patterns}.test.ts',
+      'core/test/fit/{fit,right,reasons,refusals,limits,says,toneModes,networks,patterns}.test.ts',
     ],
     environment: 'node',
     isolate: false,

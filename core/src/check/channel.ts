@@ -1,7 +1,8 @@
-import { hasTables, SERVICES, type Service, servicesOf } from '../facts/index';
+import { hasTables } from '../facts/index';
 import type { Finding } from '../findings/index';
 import { type Channel, kindOf, type Plan, wantedReceiveTone } from '../model/index';
 import {
+  closedService,
   neverTested,
   type RuleContext,
   type RuleRow,
@@ -82,15 +83,6 @@ function checkFrequencies(channel: Channel, rows: readonly RuleRow[], context: R
       source: touches.citation,
     });
   else add('ask', { code: 'service-needs-licence', severity: 'warning' }, listenOnly(channel));
-}
-
-/** A service whose channels are only listened to, on this very frequency. */
-function closedService({ receiveHz, transmitHz }: Channel, context: RuleContext): Service | undefined {
-  return servicesOf(context.country, context.tables ?? Object.values(SERVICES)).find((service) =>
-    service.channels.some(
-      (row) => row.transmitHz === null && (row.receiveHz === receiveHz || row.receiveHz === transmitHz),
-    ),
-  );
 }
 
 function checkTones(channel: Channel, plan: Plan, rows: readonly RuleRow[], add: Add): void {

@@ -19,7 +19,6 @@ export function personFinding(
   const source = service.licenceCitation;
   const needed = service.licence;
   if (needed === 'none') return null;
-  if (needed === 'closed') return { code: 'nobody-transmits-here', severity: 'error', source };
   const good = (licence: HeldLicence) =>
     licence.service === (service.licensedAs ?? service.id) ||
     (needed === 'personal' && licence.service === 'amateur');
@@ -32,20 +31,21 @@ export function personFinding(
         return holds === 'own';
       case 'business':
       case 'authorised':
-        return holds === 'own' || holds === 'employer';
+        return holds !== 'family';
+      case 'closed':
+        return false;
       default:
         return needed satisfies never;
     }
   });
+  const [first] = mine;
+  if (!first) return { code: 'no-licence', severity: 'error', service: service.id, source };
   if (byHolding.length === 0)
-    return mine.length > 0
-      ? { code: 'licence-does-not-cover', severity: 'error', holds: mine[0]?.holds ?? '', source }
-      : { code: 'no-licence', severity: 'error', service: service.id, source };
-  if (byHolding.some(({ expires }) => expires !== 'unknown' && !hasEnded(expires, day))) return null;
-  const known = byHolding.find(({ expires }) => expires !== 'unknown');
-  if (byHolding.some(({ expires }) => expires === 'unknown'))
-    return { code: 'licence-expiry-unknown', severity: 'warning', source };
-  return { code: 'licence-expired', severity: 'error', expires: String(known?.expires), source };
+    return { code: 'licence-does-not-cover', severity: 'error', holds: first.holds, source };
+  const ends = byHolding.map(({ expires }) => expires);
+  if (ends.some((expires) => expires !== 'unknown' && !hasEnded(expires, day))) return null;
+  if (ends.includes('unknown')) return { code: 'licence-expiry-unknown', severity: 'warning', source };
+  return { code: 'licence-expired', severity: 'error', expires: ends.sort().at(-1) ?? '', source };
 }
 
 /** Whether a licence whose last day is `expires` is over on a day, both as YYYY-MM-DD; without a day none is. */

@@ -161,6 +161,18 @@ export function touchedService(
   );
 }
 
+/** A service of the country with a channel on one of these frequencies that is only listened to. */
+export function closedService(
+  { receiveHz, transmitHz }: Pick<Channel, 'receiveHz' | 'transmitHz'>,
+  context: RuleContext,
+): Service | undefined {
+  return servicesOf(context.country, context.tables ?? shipped).find(({ channels }) =>
+    channels.some(
+      (row) => row.transmitHz === null && (row.receiveHz === receiveHz || row.receiveHz === transmitHz),
+    ),
+  );
+}
+
 /** Whether a channel is a distress or calling channel of its country, on which nobody keys up to test. */
 export function neverTested(
   channel: Pick<Channel, 'receiveHz'>,

@@ -2,7 +2,7 @@ import { hasTables, type PowerBasis, type Service } from '../facts/index';
 import type { Finding } from '../findings/index';
 import type { Channel, Description } from '../model/index';
 import { hasEnded, personFinding } from './person';
-import { type OnPair, type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
+import { closedService, type OnPair, type RuleContext, type RuleRow, ruleRows, touchedService } from './rows';
 import { isShutOut, isUnsettled, type Sender } from './sender';
 
 /** What somebody may do on a channel with a kind of device, and where that is written. */
@@ -144,6 +144,8 @@ const NOBODY_LICENSED: Sender['each'] = [[]];
 
 /** A pair that a service of this country knows only in part breaks its table; elsewhere the service is not known here. */
 function outsideAll(channel: Pick<Channel, 'receiveHz' | 'transmitHz'>, context: RuleContext): Finding {
+  const closed = closedService(channel, context);
+  if (closed) return { code: 'nobody-transmits-here', severity: 'error', source: closed.licenceCitation };
   const touched = touchedService(channel, context);
   if (touched)
     return {
