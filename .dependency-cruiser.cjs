@@ -34,7 +34,7 @@ module.exports = {
     stage('today', 'units', 'facts', 'findings', 'model', 'check', 'fit', 'stations'),
     stage('nets', 'units', 'model'),
     stage('revision', 'model'),
-    stage('bench'),
+    stage('bench', 'memory'),
     // A set that a program loads is proven by its data file.
     // A virtual set hears by the same rule as all of them.
     stage('procedure', 'units', 'facts', 'findings', 'model', 'memory', 'fit', 'formats', 'tones'),

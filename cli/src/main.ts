@@ -1,5 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import { SERVICE_IDS } from '@umbrex/core/facts';
+import { bench } from './bench';
 import { between } from './between';
 import { advise, check, memory, number, onPlan, provePatterns } from './plans';
 import { type Outcome, UsageError } from './read';
@@ -21,6 +22,7 @@ const USAGE = `usage:
   umbrex diff <old.json> <new.json>           what differs between two states of a plan
   umbrex change <old.json> <new.json> [--device <file>]…
                                               what it takes to bring sets that hold the old state to the new one
+  umbrex bench <job.json>                     who loads which set when, with a proven bound
   umbrex check <plan.json>                    what is wrong with a plan, before anybody programs it
   umbrex advise <plan.json> --channel <name> [--device <file>]…
                                               which tones fit a channel, best first, and why
@@ -46,6 +48,8 @@ export function run(words: readonly string[]): Outcome {
       return memory(command, subject, rest);
     case 'number':
       return number(subject, rest);
+    case 'bench':
+      return bench(onlySubject(subject, rest));
     case 'diff':
     case 'change':
       return between(command, subject, rest);

@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readDescription, shapeFindings } from '@umbrex/core/formats';
 import { type Description, type Unit, UnitSchema } from '@umbrex/core/model';
+import type { z } from 'zod';
 import { shippedDescriptions } from '../../devices/read';
 
 /** What a command came to: a JSON value and whether it is fine. */
@@ -60,7 +61,8 @@ export function readDevices(
   return { ok: true, value };
 }
 
-export function readUnitFile(text: string): Result<Unit[]> {
+/** A JSON document of a schema. */
+export function readDocument<T>(text: string, schema: z.ZodType<T>): Result<T> {
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -68,8 +70,10 @@ export function readUnitFile(text: string): Result<Unit[]> {
     const detail = error instanceof Error ? error.message : String(error);
     return { ok: false, findings: [{ code: 'document-not-json', severity: 'error', path: '', detail }] };
   }
-  const units = UnitSchema.array().safeParse(value);
-  return units.success
-    ? { ok: true, value: units.data, findings: [] }
-    : { ok: false, findings: shapeFindings(units.error) };
+  const read = schema.safeParse(value);
+  return read.success
+    ? { ok: true, value: read.data, findings: [] }
+    : { ok: false, findings: shapeFindings(read.error) };
 }
+
+export const readUnitFile = (text: string): Result<Unit[]> => readDocument(text, UnitSchema.array());

@@ -91,6 +91,65 @@ describe('umbrex', () => {
     expect(umbrex('diff', plan, newer, 'more').exit).toBe(2);
     expect(umbrex('diff', plan, join(folder, 'none.json'))).toMatchObject({ exit: 1, json: { ok: false } });
   });
+  it('works out a bench day, and names a set that has no place in it', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'umbrex-'));
+    const file = join(folder, 'job.json');
+    const set = (id: string, minutes: number) => ({
+      id,
+      personId: null,
+      ways: [{ way: 'keys', minutes, masterIds: [] }],
+    });
+    const job = {
+      format: 'umbrex/bench@1',
+      untilMin: 60,
+      people: [{ id: 'ada', fromMin: 10, toMin: 60 }],
+      stands: [],
+      masters: [],
+      sets: [set('a', 20), set('b', 25)],
+    };
+    writeFileSync(file, JSON.stringify(job));
+    const { exit, json } = umbrex('bench', file);
+    expect([exit, json.ok, json.finishMin, json.lowerBoundMin, json.unscheduled]).toEqual([
+      0,
+      true,
+      55,
+      55,
+      [],
+    ]);
+    expect(json.tasks).toHaveLength(2);
+    expect(Object.keys(json.tasks[0])).toEqual([
+      'setId',
+      'personId',
+      'standId',
+      'masterId',
+      'way',
+      'fromMin',
+      'toMin',
+    ]);
+    writeFileSync(file, JSON.stringify({ ...job, sets: [...job.sets, set('c', 30)] }));
+    expect(umbrex('bench', file)).toMatchObject({ exit: 1, json: { ok: false, unscheduled: ['c'] } });
+    writeFileSync(file, JSON.stringify({ ...job, sets: [set('a', 1), set('a', 2)] }));
+    const wrong = umbrex('bench', file);
+    expect([wrong.exit, wrong.json.findings[0].path]).toEqual([1, '/sets/1/id']);
+    writeFileSync(file, '{');
+    expect(umbrex('bench', file)).toMatchObject({
+      exit: 1,
+      json: { findings: [{ code: 'document-not-json' }] },
+    });
+    expect(umbrex('bench').exit).toBe(2);
+  });
+  it('reads a line by the labels of a set in hand', () => {
+    const device = ['--device', join(root, 'devices/page-handheld.json')];
+    expect(umbrex('channel', 'Kelp R3 141.3', ...device)).toMatchObject({
+      exit: 0,
+      json: { channel: { name: 'Kelp', receiveHz: 462_600_000, transmitHz: 467_600_000 } },
+    });
+    expect(umbrex('channel', 'page 9 place 7', ...device)).toMatchObject({
+      exit: 1,
+      json: { questions: [{ code: 'place-not-there', blocking: true }] },
+    });
+    expect(umbrex('channel', 'Kelp', '--other', 'x').exit).toBe(2);
+  });
   it('fits one device from a file', () => {
     const { exit, json } = umbrex('fit', plan, '--device', join(root, 'devices/pocket-radio.json'));
     expect(exit).toBe(0);

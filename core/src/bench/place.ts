@@ -18,23 +18,22 @@ export interface Wishes {
   readonly person: readonly number[];
 }
 
-/** A day as it came out: what was placed, what was not, when all is done, and how evenly people work. */
+/** A day as it came out: what was placed, what was not, and when all is done. */
 export interface Day {
   readonly placed: readonly Placed[];
   readonly left: readonly number[];
   readonly finish: number;
-  /** Less is better: sets left first, then the finish, then how long people are busy. */
+  /** Less is better: sets left first, then the finish, and how late people are on the whole. */
   readonly cost: number;
 }
 
-const LEFT = 1e9;
-const FINISH = 1e3;
+const LEFT = 1e6;
 
 /**
  * Places the sets in an order, each with what is wished where that can be, as early as it goes after what was placed before; what waits for
  * its master is tried again once that is loaded.
  */
-export function placeInOrder({ people, stands, masters, sets, untilMin }: Shop, wishes: Wishes): Day {
+export function placeInOrder({ people, stands, masters, sets }: Shop, wishes: Wishes): Day {
   const personFree = people.map(({ from }) => from);
   const standFree = Array.from({ length: stands }, () => 0);
   const masterFree = masters.map((set) => (set < 0 ? 0 : Number.POSITIVE_INFINITY));
@@ -61,44 +60,43 @@ export function placeInOrder({ people, stands, masters, sets, untilMin }: Shop, 
     waiting = left;
   }
   const finish = placed.reduce((most, { to }) => Math.max(most, to), 0);
-  let busy = 0;
-  for (const [i, { from }] of people.entries()) busy += ((personFree[i] ?? from) - from) ** 2;
-  const even = Math.sqrt(busy / Math.max(1, people.length));
-  return { placed, left: waiting, finish, cost: waiting.length * LEFT + finish * FINISH + even };
+  // A mean that leans to the latest: it tells a day on which one person is late from one on which all are.
+  let late = 0;
+  for (const [i, { from }] of people.entries()) {
+    const end = personFree[i] ?? from;
+    if (end > from) late += end ** 6;
+  }
+  const lean = (late / Math.max(1, people.length)) ** (1 / 6);
+  return { placed, left: waiting, finish, cost: waiting.length * LEFT + finish + lean };
 
   function earliest(set: number): Placed | undefined {
     const { people: who = [], options = [] } = sets[set] ?? {};
-    const wished = options[wishes.option[set] ?? -1];
-    const by = wishes.person[set] ?? -1;
-    return (
-      (wished && best(set, wished, who.includes(by) ? [by] : who)) ??
-      options.reduce<Placed | undefined>(
-        (found, option) => better(found, best(set, option, who.includes(by) ? [by] : who)),
-        undefined,
-      ) ??
-      (who.includes(by)
-        ? options.reduce<Placed | undefined>(
-            (found, option) => better(found, best(set, option, who)),
-            undefined,
-          )
-        : undefined)
-    );
+    const wished = wishes.person[set] ?? -1;
+    const mine = wished >= 0 ? [wished] : who;
+    const at = wishes.option[set] ?? -1;
+    const any = (among: readonly number[]) =>
+      options.reduce<Placed | undefined>((found, _, i) => better(found, best(set, i, among)), undefined);
+    return (at >= 0 ? best(set, at, mine) : undefined) ?? any(mine) ?? (wished >= 0 ? any(who) : undefined);
   }
 
-  function best(set: number, option: Shop['sets'][number]['options'][number], who: readonly number[]) {
+  function best(set: number, at: number, who: readonly number[]): Placed | undefined {
+    const option = sets[set]?.options[at];
+    if (!option) return undefined;
     const { way, minutes, masters: copies } = option;
     const stand = way === 'file' ? firstFree(standFree) : -1;
     const master = way === 'copy' ? firstFree(masterFree, copies) : -1;
     const ready = stand >= 0 ? (standFree[stand] ?? 0) : master >= 0 ? (masterFree[master] ?? 0) : 0;
-    let found: Placed | undefined;
+    let [by, start] = [-1, Number.POSITIVE_INFINITY];
+    // Whoever can begin first; of those ready before the stand or the master is, whoever was free last.
     for (const person of who) {
-      const from = Math.max(personFree[person] ?? 0, ready);
-      const to = from + minutes;
-      if (to > Math.min(people[person]?.to ?? 0, untilMin)) continue;
-      const at = sets[set]?.options.indexOf(option) ?? -1;
-      found = better(found, { set, person, option: at, stand, master, from, to });
+      const free = personFree[person] ?? 0;
+      const from = Math.max(free, ready);
+      if (from + minutes > (people[person]?.to ?? 0)) continue;
+      if (by < 0 || from < start || (from === start && free > (personFree[by] ?? 0)))
+        [by, start] = [person, from];
     }
-    return found;
+    if (by < 0) return undefined;
+    return { set, person: by, option: at, stand, master, from: start, to: start + minutes };
   }
 }
 

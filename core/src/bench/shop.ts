@@ -9,7 +9,6 @@ export interface Option {
 
 /** A bench day made ready for many tries. */
 export interface Shop {
-  readonly untilMin: number;
   readonly people: readonly { readonly from: number; readonly to: number }[];
   readonly stands: number;
   /** Of each master the set that it is; -1 where it was loaded before. */
@@ -24,7 +23,6 @@ export function shopOf(job: BenchJob): Shop {
   const [people, masters, sets] = [placeOf(job.people), placeOf(job.masters), placeOf(job.sets)];
   const everybody = job.people.map((_, i) => i);
   return {
-    untilMin: job.untilMin,
     people: job.people.map(({ fromMin, toMin }) => ({ from: fromMin, to: Math.min(toMin, job.untilMin) })),
     stands: job.stands.length,
     masters: job.masters.map(({ setId }) => sets.get(setId) ?? -1),

@@ -1,0 +1,2 @@
+export * from './job';
+export { scheduleBench } from './schedule';
