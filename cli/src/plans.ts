@@ -1,8 +1,16 @@
 import { fileURLToPath } from 'node:url';
 import { reviewPlan } from '@umbrex/core/check';
 import type { Finding } from '@umbrex/core/findings';
-import { fitDevice, fitPlan, numberFleet, numberingKinds, numberingWishes, wantedBy } from '@umbrex/core/fit';
-import { afterSheet, fromUnknown, prepare, talkers, triedAs } from '@umbrex/core/flow';
+import {
+  fitDevice,
+  fitPlan,
+  numberFleet,
+  numberingKinds,
+  numberingWishes,
+  talkers,
+  wantedBy,
+} from '@umbrex/core/fit';
+import { afterSheet, fromUnknown, prepare, triedAs } from '@umbrex/core/flow';
 import { compareMemory, readDescription, readMemory, readPlan, writeMemory } from '@umbrex/core/formats';
 import { type Description, numbersWith, type Plan } from '@umbrex/core/model';
 import { proveCopy, stepSlips } from '@umbrex/core/procedure';

@@ -4,7 +4,6 @@ import {
   ableToSend,
   type Called,
   type Carries,
-  type Cell,
   type Fit,
   type FitDevice,
   fitDevice,
@@ -30,7 +29,6 @@ import {
   type Wanted,
 } from './memory/index';
 import {
-  type Channel,
   type Description,
   factoryMemory,
   factoryValues,
@@ -393,40 +391,4 @@ export function triedAs(description: Description, plan: Plan): UnitState | undef
     nickname: description.title,
     fleetId: '1'.padStart(digits, '0'),
   };
-}
-
-/**
- * How sure a sheet is. A replay alone is never more than `rehearsed`, and no more than `learnt` where keys and steps both come out of one
- * recording; the rest is people's word, kept with the description.
- */
-export type Confidence = 'unproven' | 'learnt' | 'rehearsed' | 'confirmed' | 'contradicted';
-
-/**
- * The confidence of a sheet for a firmware: one contradiction flags every sheet of the description; a confirmation counts for
- * the firmware it was given for.
- */
-export function confidenceOf(proof: Proof, description: Description, firmware: string): Confidence {
-  if (!proof.proven) return 'unproven';
-  if (description.marks.some((mark) => mark.kind === 'contradicted')) return 'contradicted';
-  if (description.marks.some((mark) => mark.kind === 'confirmed' && mark.firmware === firmware))
-    return 'confirmed';
-  return description.recording ? 'learnt' : 'rehearsed';
-}
-
-/** The weightiest finding of a cell, which its reasons begin with. */
-export function decisive(cell: Cell): Finding | undefined {
-  const weight = { error: 0, warning: 1, note: 2 } as const;
-  // That a licence is needed is true of the whole service; it decides nothing about one device.
-  const own = cell.findings.filter((finding) => finding.code !== 'licence-needed');
-  return [...own].sort((a, b) => weight[a.severity] - weight[b.severity])[0] ?? cell.findings[0];
-}
-
-/** The kinds of device that can talk on a channel as far as its frequencies go: the ones whose tones count when one is chosen. */
-export function talkers(channel: Channel, plan: Plan, descriptions: readonly Description[]): Description[] {
-  const bare: Channel = { ...channel, transmitTone: 'off', receiveTone: 'off' };
-  return descriptions.filter((description) => {
-    if (holdsOnePair(description)) return false;
-    const [cell] = fitPlan({ ...plan, channels: [bare] }, fitDevice(description)).cells;
-    return cell?.verdict === 'full' || cell?.verdict === 'adapted' || cell?.verdict === 'unknown';
-  });
 }

@@ -1,5 +1,6 @@
+import { confidenceOf } from '@umbrex/core/confidence';
 import { fitDevice, fitPlan, wantedBy } from '@umbrex/core/fit';
-import { confidenceOf, prepare, triedAs } from '@umbrex/core/flow';
+import { prepare, triedAs } from '@umbrex/core/flow';
 import { firstDifference } from '@umbrex/core/memory';
 import { type Description, factoryMemory } from '@umbrex/core/model';
 import {

@@ -1,4 +1,4 @@
-import type { Confidence } from '@umbrex/core/flow';
+import type { Confidence } from '@umbrex/core/confidence';
 import { type Description, triedOn } from '@umbrex/core/model';
 
 const TEXT: Readonly<Record<Exclude<Confidence, 'learnt'>, { word: string; meaning: string }>> = {

@@ -1,13 +1,12 @@
 import { createHash } from 'node:crypto';
 import { type RadioCheck, radioChecks } from '@umbrex/core/check';
+import { type Confidence, confidenceOf } from '@umbrex/core/confidence';
 import type { LoadedAlike } from '@umbrex/core/effort';
 import { sheetPart } from '@umbrex/core/fields';
 import { alertsOf, type Carries, type Cell, carriedBy, hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
-  type Confidence,
   compose,
-  confidenceOf,
   type OtherStart,
   otherStart,
   ownPlaces,

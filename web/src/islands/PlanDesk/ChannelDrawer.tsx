@@ -1,4 +1,4 @@
-import { decisive } from '@umbrex/core/flow';
+import { decisive } from '@umbrex/core/fit';
 import { type Channel, type Description, type Group, type Plan, wantedReceiveTone } from '@umbrex/core/model';
 import type { Grounds } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';

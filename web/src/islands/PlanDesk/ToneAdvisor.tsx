@@ -1,4 +1,4 @@
-import { talkers } from '@umbrex/core/flow';
+import { talkers } from '@umbrex/core/fit';
 import type { Channel, Description, Plan } from '@umbrex/core/model';
 import { adviseTones, type Neighbour, shownOn, tonesOn } from '@umbrex/core/tones';
 import { useMemo, useState } from 'react';
