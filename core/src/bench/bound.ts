@@ -1,7 +1,8 @@
 import type { Option, Shop } from './shop';
 
-/** Rounds of the search for prices; more only make the bound a little better. */
-const ROUNDS = 300;
+/** Rounds of the search for prices, fewer of a very large day; more only make the bound a little better. */
+const roundsFor = (chances: number): number =>
+  Math.max(10, Math.min(300, Math.floor(3_000_000 / (chances + 1))));
 
 /**
  * A time before which no schedule of so many of the sets is done, in minutes. The best of: that each set fits somebody's time and its
@@ -16,7 +17,7 @@ export function lowerBound(shop: Shop, count: number, finish: number): number {
   const sets = shop.sets.filter((_, set) => Number.isFinite(ends[set]));
   const single = ends.filter(Number.isFinite).sort((a, b) => a - b)[count - 1] ?? 0;
   const isAll = count === sets.length;
-  let [low, high] = [Math.max(single, twice(shop, count)), finish];
+  let [low, high] = [Math.max(single, twice(shop, count), isAll ? owned(shop, sets) : 0), finish];
   // Of no more sets than all: what cannot be done until a time cannot be done earlier either.
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
@@ -73,6 +74,17 @@ function twice({ sets, people }: Shop, count: number): number {
   return best;
 }
 
+/** Whose sets only they can do: they do one after the other. */
+function owned({ people }: Shop, sets: Shop['sets']): number {
+  const work = people.map(() => 0);
+  for (const { people: who, options } of sets) {
+    const [one, ...others] = who;
+    if (one !== undefined && others.length === 0)
+      work[one] = (work[one] ?? 0) + Math.min(...options.map(({ minutes }) => minutes));
+  }
+  return Math.max(...people.map(({ from }, i) => (work[i] ? from + (work[i] ?? 0) : 0)));
+}
+
 const timeOf = ({ from, to }: Shop['people'][number], until: number) =>
   Math.max(0, Math.min(to, until) - from);
 
@@ -124,8 +136,9 @@ function isWorthMore(
   room: readonly number[],
   people: number,
 ): boolean {
+  const rounds = roundsFor(chances.reduce((sum, { length }) => sum + length, 0));
   const price: number[] = room.map((_, i) => (i < people ? 1 : 0));
-  for (let round = 1; round <= ROUNDS; round++) {
+  for (let round = 1; round <= rounds; round++) {
     const slope = room.map((minutes) => -minutes);
     let worth = -room.reduce((sum, minutes, i) => sum + minutes * (price[i] ?? 0), 0);
     for (const each of chances) {

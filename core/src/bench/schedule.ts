@@ -4,9 +4,11 @@ import type { BenchJob, BenchSchedule } from './job';
 import { type Day, placeInOrder, type Wishes } from './place';
 import { type Shop, shopOf } from './shop';
 
-/** How many tries a day is given, by its size: a day of sixty sets takes about a second. */
-const triesFor = (sets: number): number =>
-  Math.max(2_000, Math.min(25_000, Math.floor(1_500_000 / (sets + 1))));
+/** How many tries a day is given, by how much is looked at in each: a day of sixty sets takes a second or two, a very large one not much longer. */
+function triesFor({ sets }: Shop): number {
+  const work = sets.reduce((sum, { people, options }) => sum + people.length * options.length, sets.length);
+  return Math.max(20, Math.min(25_000, Math.floor(12_000_000 / work)));
+}
 
 /**
  * Works out a bench day: most sets first, then the earliest finish, with a proven bound. Orders and wishes are tried by simulated annealing from
@@ -51,11 +53,11 @@ function beginnings({ sets, masters }: Shop): Wishes[] {
 
 function anneal(shop: Shop, from: Tried, isBest: (day: Day) => boolean, isOver: () => boolean): Day {
   const chance = chanceOf(shop.sets.length + 1);
-  const tries = triesFor(shop.sets.length);
+  const tries = triesFor(shop);
   let [here, best] = [from, from];
   const warm = Math.max(1, from.day.finish) / 25;
   for (let i = 0; i < tries; i++) {
-    if (i % 200 === 0 && isOver()) break;
+    if (i % 20 === 0 && isOver()) break;
     const wishes = changed(shop, here, chance);
     const day = placeInOrder(shop, wishes);
     const heat = warm * (1 - i / tries) ** 2 + 1e-6;

@@ -108,6 +108,18 @@ describe('a bench day', () => {
     ])
       expect(BenchJobSchema.safeParse(bad).success).toBe(false);
   });
+  it('a very large one ends, and is right', { timeout: 120_000 }, () => {
+    const job = randomJob(5, { sets: 400, people: 40, stands: 20, masters: 10 });
+    const large = {
+      ...job,
+      people: Array.from({ length: 40 }, (_, i) => ({ id: `p${i}`, fromMin: 0, toMin: 2000 })),
+    };
+    const sets = Array.from({ length: 1000 }, (_, i) => ({
+      ...(job.sets[i % job.sets.length] as (typeof job.sets)[0]),
+      id: `s${i}`,
+    }));
+    expect(wrongWith({ ...large, sets }, scheduleBench({ ...large, sets }))).toEqual([]);
+  });
   it('can be stopped, and answers the best until then', () => {
     const job = randomJob(3);
     let asked = 0;
