@@ -111,10 +111,7 @@ export async function axeFindings(page: Page, rules = ALL_RULES): Promise<string
 
 /** Opens a part of the plan's form. */
 export const openPart = (page: Page, title: string) =>
-  page
-    .locator('summary')
-    .filter({ hasText: new RegExp(`^${title} `) })
-    .click();
+  page.locator('summary > span:first-child').getByText(title, { exact: true }).click();
 export const entry = (page: Page) => page.getByRole('textbox', { name: /Entry line/ });
 export const row = (page: Page, name: string) => page.locator('li[id^="channel-"]', { hasText: name });
 

@@ -47,7 +47,14 @@ interface Props {
 }
 
 /** What a person with a kind of device may do on this channel, by the rules, with the section that says so. */
-export function MayTransmit({ channel, plan, devices, people, today, keepers }: Props) {
+export function MayTransmit({
+  channel,
+  plan,
+  devices,
+  people,
+  today,
+  keepers: { refused, unsettled },
+}: Props) {
   const [person, setPerson] = useState('gmrs');
   // The first question is about a set that is made for this service.
   const isMadeFor = ({ certifiedFor }: Description) =>
@@ -60,7 +67,8 @@ export function MayTransmit({ channel, plan, devices, people, today, keepers }: 
   const rule = transmitRule(channel, device, plan, {
     each: [licences],
     day: loadingDay(plan, today),
-    ...keepers,
+    refused,
+    unsettled,
   });
   return (
     <details className="border-t border-base-300 pt-3">
