@@ -1,4 +1,4 @@
-import type { State } from './collected';
+import { type State, withText } from './collected';
 import { directLast, isFrequency, nearValue } from './nearby';
 import type { Token } from './tokens';
 import { DIRECTION_WORDS, type Direction } from './words';
@@ -31,10 +31,19 @@ function isNoTone(tokens: readonly Token[], i: number): boolean {
   return isSaid && /^(tones?|pl|ctcss|dcs|dpl)$/.test(tone ?? '') && !nearValue(tokens, i + 3);
 }
 
-/** `no tx tone`, `no input pl`: that no tone is sent, or heard. Answers the words used, or 0. */
+/**
+ * `no input pl`, `no rx tone`: that no tone is sent, or heard. `no tx tone` may as well forbid sending: it is asked. Answers the words used, or 0.
+ */
 export function noToneOf({ got, tokens }: State, i: number): number {
   const [no, way, tone] = tokens.slice(i, i + 3);
   if (!no || !way || !tone || !isNoTone(tokens, i)) return 0;
+  if (SENDING.test(way.lower)) {
+    const offers = ['in off', 'rx only'];
+    const lines = offers.map((offer) => withText(got.line, no.start, tone.end, offer));
+    const about = got.line.slice(no.start, tone.end);
+    got.questions.push({ code: 'left-over', blocking: true, about, offers, lines });
+    return 3;
+  }
   got.tones.push({ tone: 'off', direction: DIRECTION_WORDS[way.lower], start: no.start, end: tone.end });
   return 3;
 }

@@ -157,7 +157,7 @@ describe('lines decided before they were read', () => {
     expect(read).toEqual(expected);
   });
   it.each([
-    ['Kelp 462.650 rpt no tx tone', 'off', 'off'],
+    ['Kelp 462.650 rpt no input tone', 'off', 'off'],
     ['Kelp 462.650 rpt 131.8 encode only', '131.8', 'off'],
     ['Kelp 462.650 rpt unknown tone', 'unknown', 'off'],
     ['Kelp 462.650 rpt tone not known', 'unknown', 'off'],
@@ -168,6 +168,13 @@ describe('lines decided before they were read', () => {
       receiveTone: heard,
     }),
   );
+  it('“no tx tone” may forbid sending, or say that no tone is sent: it is asked, with both', () => {
+    const { ok, questions } = readLine('Kelp 462.650 rpt no tx tone');
+    const asked = questions.find(({ blocking }) => blocking);
+    expect([ok, asked?.about]).toEqual([false, 'no tx tone']);
+    const [off, listen] = (asked?.lines ?? []).map((line) => readLine(line).channel);
+    expect([off?.transmitHz, off?.transmitTone, listen?.transmitHz]).toEqual([467_650_000, 'off', null]);
+  });
   it.each([
     'not for tx',
     'do not transmit',
