@@ -35,6 +35,7 @@ module.exports = {
     stage('nets', 'units', 'model'),
     stage('revision', 'model'),
     stage('bench', 'memory'),
+    stage('evidence', 'model'),
     // A set that a program loads is proven by its data file.
     // A virtual set hears by the same rule as all of them.
     stage('procedure', 'units', 'facts', 'findings', 'model', 'memory', 'fit', 'formats', 'tones'),

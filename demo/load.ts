@@ -1,7 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { readPlan } from '@umbrex/core/formats';
-import { type Plan, UnitSchema } from '@umbrex/core/model';
+import {
+  type Person,
+  PersonSchema,
+  type Plan,
+  type Station,
+  StationSchema,
+  UnitSchema,
+} from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
@@ -9,8 +16,10 @@ import type { Role } from '../web/src/contract/roles';
 import { insertAccount, setRole } from '../web/src/server/repositories/accounts';
 import { addDescription } from '../web/src/server/repositories/descriptions';
 import { insertPlan } from '../web/src/server/repositories/plans';
+import { insertRevision } from '../web/src/server/repositories/revisions';
 import { emptyPlan, insertWorkspace } from '../web/src/server/repositories/workspaces';
 import { addThing } from '../web/src/server/store/store';
+import { demoHistory } from './history';
 
 const WORKSPACE_ID = '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b001';
 const here = (file: string) => readFileSync(fileURLToPath(new URL(file, import.meta.url)), 'utf8');
@@ -32,8 +41,9 @@ const ACCOUNTS: readonly { login: string; name: string; role: Role }[] = [
 /**
  * Makes the first workspace when there is none: the shipped descriptions and an empty plan, or with `demo` the whole of Ostrel
  * Island. Everything in one transaction and always the same, so that pictures and tests repeat.
+ * @param history whether what Ostrel has behind it is there too: published states of its plan, and sets that were loaded
  */
-export async function ensureWorkspace(db: Knex, demo: boolean): Promise<void> {
+export async function ensureWorkspace(db: Knex, demo: boolean, history = false): Promise<void> {
   await db.transaction(async (trx) => {
     if (await trx('workspace').first('id')) return;
     await insertWorkspace(trx, { id: WORKSPACE_ID, name: demo ? 'Ostrel Storm Watch' : 'My workspace' });
@@ -50,14 +60,21 @@ export async function ensureWorkspace(db: Knex, demo: boolean): Promise<void> {
           ),
     );
     if (!demo) return;
-    await loadRoster(trx);
-    for (const unit of z.array(UnitSchema).parse(JSON.parse(here('./ostrel-units.json'))))
-      await addThing(trx, 'unit', WORKSPACE_ID, unit.id, unit);
+    const { people, stations } = await loadRoster(trx);
+    let units = z.array(UnitSchema).parse(JSON.parse(here('./ostrel-units.json')));
+    if (history) {
+      const descriptions = shippedDescriptions();
+      const done = demoHistory(demoPlan(), descriptions, units, people, stations);
+      for (const revision of done.revisions)
+        await insertRevision(trx, WORKSPACE_ID, revision, descriptions, null);
+      units = done.units;
+    }
+    for (const unit of units) await addThing(trx, 'unit', WORKSPACE_ID, unit.id, unit);
   });
 }
 
 /** The people, teams, stations and nets of Ostrel, and an account for each role, which only the demo's one click opens. */
-async function loadRoster(trx: Knex.Transaction): Promise<void> {
+async function loadRoster(trx: Knex.Transaction): Promise<{ people: Person[]; stations: Station[] }> {
   const { teams, people } = JSON.parse(here('./ostrel-people.json'));
   const { stations, nets } = JSON.parse(here('./ostrel-stations.json'));
   const all = { team: teams, person: people, station: stations, net: nets } as const;
@@ -69,4 +86,5 @@ async function loadRoster(trx: Knex.Transaction): Promise<void> {
     const id = await insertAccount(trx, { login, name, passwordHash: 'no password opens this' });
     await setRole(trx, { workspaceId: WORKSPACE_ID, accountId: id, role, personId });
   }
+  return { people: z.array(PersonSchema).parse(people), stations: z.array(StationSchema).parse(stations) };
 }

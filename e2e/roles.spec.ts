@@ -33,6 +33,9 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/check': 'observer',
   '/plans/[planId]/fit': 'member',
   '/plans/[planId]/numbers': 'editor',
+  '/plans/[planId]/revisions': 'member',
+  '/plans/[planId]/revisions/compare': 'member',
+  '/plans/[planId]/rollout': 'member',
   '/plans/[planId]/sheets': 'member',
   '/plans/[planId]/sheets/[unitId]': 'member',
   '/plans/[planId]/nets': 'observer',
@@ -78,6 +81,13 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'DELETE /plans/[planId]': 'editor',
   'GET /plans/[planId]/export': 'observer',
   'GET /plans/[planId]/grounds': 'observer',
+  'GET /plans/[planId]/revisions': 'member',
+  'POST /plans/[planId]/revisions': 'coordinator',
+  'GET /plans/[planId]/publishing': 'editor',
+  'GET /plans/[planId]/revisions/[number]': 'member',
+  'POST /plans/[planId]/revisions/[number]/withdraw': 'coordinator',
+  'POST /plans/[planId]/revisions/[number]/draft': 'editor',
+  'POST /plans/[planId]/seen': 'member',
   'POST /plans/[planId]/channels': 'editor',
   'POST /plans/[planId]/channels/several': 'editor',
   'PUT /plans/[planId]/order': 'editor',
@@ -166,7 +176,7 @@ async function realIds(coordinator: APIRequestContext) {
   const accountId = /accountId&quot;:\[0,&quot;([0-9a-f-]{36})/.exec(team)?.[1] ?? '';
   const ids = { planId, channelId: state.plan.channels[0].id, unitId, id: value.id, editId, accountId };
   for (const [name, id] of Object.entries(ids)) expect(id, name).toMatch(/^[0-9a-f-]{36}$/);
-  return { ...ids, descriptionId: 'pocket-radio', token: 'a-link-that-nobody-was-given' };
+  return { ...ids, descriptionId: 'pocket-radio', number: '1', token: 'a-link-that-nobody-was-given' };
 }
 
 const fill = (route: string, ids: Readonly<Record<string, string>>) =>

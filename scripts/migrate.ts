@@ -10,7 +10,7 @@ try {
   if (process.argv.includes('--fresh')) await db.raw('drop schema public cascade; create schema public');
   const [, applied] = await db.migrate.latest();
   await db.transaction(purgeDeleted);
-  await ensureWorkspace(db, process.argv.includes('--demo'));
+  await ensureWorkspace(db, process.argv.includes('--demo'), true);
   console.error(applied.length > 0 ? `migrated: ${applied.join(', ')}` : 'database is up to date');
 } finally {
   await db.destroy();

@@ -1,5 +1,7 @@
+import type { Called } from './fit/index';
 import { compose, heldAfter, type Prepared, prepare, triedAs, type UnitState } from './flow';
 import { type Description, type Plan, UnitSchema } from './model/index';
+import { CALM, minutesAt } from './procedure/index';
 
 /** How a change is loaded: not at all, by keys, by a file, by copying, or in a way that nobody has described. */
 export type ChangeWay = 'none' | 'keys' | 'file' | 'copy' | 'unknown';
@@ -46,6 +48,37 @@ export function changeOf({ changes, sheet, proof }: Prepared): Change {
 const FACTORY = UnitSchema.shape.holds.parse({ what: 'factory', on: 'unknown', rest: 'factory' });
 /** Any day: what a set holds does not depend on it. */
 const SOME_DAY = '2026-01-01';
+
+/** What a set of which all is known would take from one state of a plan to another; not tried. */
+export type Touched = Pick<Change, 'way' | 'steps' | 'presses' | 'minutes' | 'slots'>;
+
+/**
+ * What it would take to bring one set from one state of a plan, loaded when it was new, to another state of it.
+ * @param was what its fit depends on, in the first state of the plan
+ * @param now the same in the other one; what it holds is worked out
+ */
+export function changeOfSet(
+  before: Plan,
+  after: Plan,
+  description: Description,
+  { was, now }: { readonly was: UnitState; readonly now: UnitState },
+  others: readonly Called[] = [],
+): Touched {
+  const blank: UnitState = { ...was, start: 'absolute', accepts: [], holds: FACTORY };
+  const first = compose(before, description, blank, others);
+  const holds = heldAfter(description, first, FACTORY, 1, SOME_DAY);
+  const { changes, sheet } = compose(after, description, { ...now, start: 'absolute', holds }, others);
+  const slots = changes.places.map(({ slot }) => slot.number).sort((a, b) => a - b);
+  if (slots.length === 0 && changes.settings.length === 0)
+    return { way: 'none', steps: 0, presses: 0, minutes: 0, slots };
+  return {
+    way: sheet.way,
+    steps: sheet.steps.length,
+    presses: sheet.presses,
+    minutes: minutesAt(sheet.steps, CALM),
+    slots,
+  };
+}
 
 /** A set of a kind that was loaded with a plan when it was new, as far as its next sheet depends on it. */
 export function loadedWith(plan: Plan, description: Description): UnitState {

@@ -121,9 +121,18 @@ export function wantsChange(
   unit: UnitState,
   others: readonly Called[] = [],
 ): boolean {
-  if (unit.holds.what !== 'plan') return false;
+  return unit.holds.what === 'plan' && !isLoaded(plan, description, unit, others);
+}
+
+/** Whether what is known of a set is all that the plan wants in it: its sheet would change nothing. */
+export function isLoaded(
+  plan: Plan,
+  description: Description,
+  unit: UnitState,
+  others: readonly Called[] = [],
+): boolean {
   const { places, settings } = changesFor(plan, description, unit, others).changes;
-  return places.length > 0 || settings.length > 0;
+  return places.length === 0 && settings.length === 0;
 }
 
 /** The same as `prepare`, but without trying the sheet. */

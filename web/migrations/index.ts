@@ -14,6 +14,7 @@ import * as links from './20261204_links';
 import * as documents from './20261205_documents';
 import * as carried from './20261206_carried';
 import * as moves from './20261207_moves';
+import * as revisions from './20261208_revisions';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -32,6 +33,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261205_documents', migration: documents },
   { name: '20261206_carried', migration: carried },
   { name: '20261207_moves', migration: moves },
+  { name: '20261208_revisions', migration: revisions },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

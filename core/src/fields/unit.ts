@@ -15,7 +15,7 @@ import {
   yesNo,
 } from './forms';
 
-const { holds, intake, alerts } = UnitSchema.shape;
+const { holds, intake, alerts, timeline } = UnitSchema.shape;
 const EMPTY = UnitSchema.parse({
   id: '00000000-0000-4000-8000-000000000000',
   descriptionId: 'none',
@@ -125,6 +125,21 @@ export const UNIT_FIELDS = {
       EMPTY.holds,
     ),
     true,
+  ),
+  timeline: field(
+    'what was seen and done',
+    parts(
+      timeline.unwrap(),
+      (all) => {
+        const last = all.at(-1);
+        if (!last) return 'nothing yet';
+        const day = last.day === 'unknown' ? '' : ` on ${last.day}`;
+        return `${all.length} ${all.length === 1 ? 'entry' : 'entries'}, the last: ${last.what}${day}`;
+      },
+      EMPTY.timeline,
+    ),
+    false,
+    { column: 'Timeline' },
   ),
   accepts: field('places let go of', numbers(MOST_PLACES), true, { column: 'Let go' }),
   intake: field(

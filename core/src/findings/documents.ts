@@ -8,6 +8,10 @@ export type DocumentFinding =
   | { readonly code: 'dangling-reference'; readonly what: string; readonly id: string }
   /** A group that is to go still has channels. */
   | { readonly code: 'group-has-channels'; readonly groupId: string }
+  // publishing and loading
+  /** Something stops a draft, and nobody overruled it. */
+  | { readonly code: 'publish-stopped'; readonly words: string }
+  | { readonly code: 'sheet-not-ready'; readonly nickname: string }
   // the directory
   | { readonly code: 'directory-not-set' }
   | { readonly code: 'directory-no-answer'; readonly detail: string }

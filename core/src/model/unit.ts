@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { EvidenceSchema, MOST_EVIDENCE } from './evidence';
 import { HeldPlaceSchema, HeldSettingsSchema, MOST_PLACES, WroteSchema } from './held';
 import { AlertsSchema, NAMING } from './plan';
 import { ToneOrUnknownSchema } from './tone';
@@ -48,7 +49,7 @@ export const UnitSchema = z.strictObject({
       rest: z.enum(['unknown', 'factory']).default('unknown'),
       places: z.array(HeldPlaceSchema).max(MOST_PLACES).default([]),
       settings: HeldSettingsSchema.default({}),
-      /** The places that a sheet of the plan wrote, with the plan's version then. */
+      /** The places that a sheet of the plan wrote, with the number of the revision, or the version of the draft. */
       wrote: WroteSchema.default({}),
     })
     // What was read or written counts no more once somebody says that it holds something else.
@@ -64,6 +65,8 @@ export const UnitSchema = z.strictObject({
           },
     )
     .default({ what: 'unknown', on: 'unknown', rest: 'unknown', places: [], settings: {}, wrote: {} }),
+  /** What was seen and done with it, in the order in which it was written down. */
+  timeline: z.array(EvidenceSchema).max(MOST_EVIDENCE).default([]),
   /** How its sheet begins while nobody knows what it holds: with every value set anew, or with a reset, to which its holder agreed. */
   start: z.enum(['absolute', 'reset']).default('absolute'),
   /** Whether its sheet writes names, where that is not as the plan says: without them its places go by number. */

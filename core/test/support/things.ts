@@ -1,6 +1,6 @@
 import { CTCSS_TENTHS_HZ, DCS_CODES, SERVICE_IDS } from '@umbrex/core/facts';
 import type { FieldsOf, Names } from '@umbrex/core/fields';
-import { type Channel, NAMING } from '@umbrex/core/model';
+import { CHECKS, type Channel, NAMING, PREPARATIONS } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { uuid } from './plans';
 
@@ -75,6 +75,39 @@ const carries = (by: fc.Arbitrary<string>) =>
       { maxKeys: 2 },
     )
     .map(sorted);
+
+const happened = { id: fc.uuid(), day: dayOrUnknown, by: line(60) };
+const only = <W extends string>(what: W) => fc.record({ what: fc.constant(what), ...happened });
+const evidence = fc.oneof(
+  only('factory'),
+  only('read'),
+  only('other'),
+  only('returned'),
+  fc.record({
+    what: fc.constant('loaded' as const),
+    ...happened,
+    planId: orNull(fc.uuid()),
+    revision: orNull(fc.integer({ min: 1, max: 99 })),
+    way: fc.constantFrom('keys' as const, 'file' as const, 'copy' as const, 'unknown' as const),
+    described: fc.constantFrom('', 'a'.repeat(64)),
+  }),
+  fc.record({ what: fc.constant('contradicted' as const), ...happened, note: line(200) }),
+  fc.record({
+    what: fc.constant('checked' as const),
+    ...happened,
+    check: fc.constantFrom(...CHECKS),
+    result: fc.constantFrom('pass' as const, 'fail' as const, 'undecided' as const),
+    note: line(200),
+  }),
+  fc.record({ what: fc.constant('lent' as const), ...happened, to: line(60, 1) }),
+  fc.record({
+    what: fc.constant('backup' as const),
+    ...happened,
+    how: fc.constantFrom('photographed' as const, 'read' as const),
+    where: line(120, 1),
+  }),
+  fc.record({ what: fc.constant('prepared' as const), ...happened, done: fc.constantFrom(...PREPARATIONS) }),
+);
 
 type Any = {
   readonly [K in keyof FieldsOf]: { readonly [F in keyof FieldsOf[K]]-?: fc.Arbitrary<FieldsOf[K][F]> };
@@ -217,6 +250,7 @@ export const ANY: Any = {
         wrote: fc.dictionary(fc.nat(99_999).map(String), fc.nat(), { maxKeys: 3 }).map(sorted),
       }),
     ),
+    timeline: fc.array(evidence, { maxLength: 3 }),
     start: fc.constantFrom('absolute', 'reset'),
     names: fc.constantFrom('plan', ...NAMING),
     accepts: places,

@@ -5,6 +5,7 @@ import type { SetPlaces } from '@umbrex/core/listing';
 import {
   type Channel,
   ChannelSchema,
+  LineSchema,
   type Mark,
   MarkSchema,
   type NamedPlace,
@@ -23,6 +24,7 @@ import {
 import type { Grounds } from '@umbrex/core/rules';
 import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
+import { PublishSchema, type PublishView, type RevisionHead, SeenOfSetsSchema } from './revisions';
 import type { Role } from './roles';
 import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
 import { type ParamsOf, route } from './route';
@@ -175,6 +177,40 @@ export const ROUTES = {
     'editor',
     z.strictObject({ set: z.string().max(40), version }),
     [409],
+    201,
+  ),
+  /** What was published of a plan, newest first, without the plans themselves. */
+  'GET /api/plans/[planId]/revisions': route<readonly RevisionHead[]>()('member', null),
+  /**
+   * Publishes the draft as it was looked at. Refused where something stops it that nobody overruled, and, with the newest revision, where
+   * somebody published or changed the draft since.
+   */
+  'POST /api/plans/[planId]/revisions': route<{ id: string; number: number }>()(
+    'coordinator',
+    PublishSchema,
+    [400, 409],
+    201,
+  ),
+  /** What stops the draft, what it costs and which choices it makes: every sheet is made and tried for it. */
+  'GET /api/plans/[planId]/publishing': route<PublishView>()('editor', null),
+  /** A published state as a document, as a download. */
+  'GET /api/plans/[planId]/revisions/[number]': route<Response>()('member', null, [400]),
+  'POST /api/plans/[planId]/revisions/[number]/withdraw': route<{ withdrawn: number }>()(
+    'coordinator',
+    z.strictObject({ reason: LineSchema.trim().min(1).max(400) }),
+    [409],
+  ),
+  /** The draft becomes what a revision was; in one move, by which it can be taken back. */
+  'POST /api/plans/[planId]/revisions/[number]/draft': route<Undoable>()(
+    'editor',
+    z.strictObject({ version }),
+    [400, 409],
+  ),
+  /** What somebody saw or did with sets; of one's own sets members say it too. One move, by which all of it can be taken back. */
+  'POST /api/plans/[planId]/seen': route<Undoable & { sets: readonly { id: string; version: number }[] }>()(
+    'member',
+    SeenOfSetsSchema,
+    [400, 409],
     201,
   ),
   /** How much more each of the others takes to load than some numbers; `left` sets are left out. Nothing is kept. */

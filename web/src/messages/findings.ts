@@ -29,6 +29,14 @@ const WORDS: Words = {
     what: 'A group that still has channels cannot go.',
     help: 'Put its channels into another group first.',
   }),
+  'publish-stopped': (f) => ({
+    what: f.words,
+    help: 'Mend it, or say why the plan is published all the same.',
+  }),
+  'sheet-not-ready': (f) => ({
+    what: `The sheet of ${f.nickname} is not ready: it cannot have been loaded by it.`,
+    help: 'Look at its sheet; what stands in the way is said there.',
+  }),
   'dangling-reference': (f) => ({
     what: `There is no ${f.what} ${f.id}.`,
     help: `Name a ${f.what} that is there.`,

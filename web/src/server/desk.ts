@@ -13,6 +13,7 @@ import {
 import type { Grounds } from '@umbrex/core/rules';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
+import type { RevisionHead, State } from '../contract/revisions';
 import { allows } from '../contract/roles';
 import type { PlanState } from '../contract/routes';
 import type { Session } from './auth/session';
@@ -20,6 +21,7 @@ import { Kept } from './kept';
 import { planFor } from './planFor';
 import { listDescriptions, type ReadDescription } from './repositories/descriptions';
 import { listPlans } from './repositories/plans';
+import { listRevisions } from './repositories/revisions';
 import type { Workspace } from './repositories/workspaces';
 import { listThings } from './store/store';
 
@@ -30,7 +32,11 @@ export interface Desk {
   readonly session: Session;
   readonly workspace: Workspace;
   readonly plans: readonly { id: string; name: string; archived: boolean }[];
+  /** The plan in the state that is shown, the draft or a published one. */
   readonly state: PlanState;
+  readonly shown: State;
+  /** What was published of it, newest first. */
+  readonly revisions: readonly RevisionHead[];
   /** Every set there is. What is computed of one set may depend on others, whoever asks; nobody is shown them by that. */
   readonly fleet: readonly Unit[];
   /** The sets that this person may see. */
@@ -44,12 +50,22 @@ export interface Desk {
   readonly board: Board;
 }
 
-/** Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses. */
-export async function loadDesk(db: Knex, session: Session, planId: string): Promise<Desk> {
+/**
+ * Loads a plan with the fleet and computes its board, by the same core that the browser's worker uses.
+ * @param of its draft, a published state by number, or `published`: the one that sets should hold now, and the draft where there is none
+ */
+export async function loadDesk(
+  db: Knex,
+  session: Session,
+  planId: string,
+  of: State | 'published' = 'draft',
+): Promise<Desk> {
   const { workspace } = session;
+  const revisions = await listRevisions(db, workspace.id, planId);
+  const shown = of === 'published' ? (inForce(revisions, today())?.number ?? 'draft') : of;
   const [plans, state, all, descriptions, people, stations, teams] = await Promise.all([
     listPlans(db, workspace.id),
-    planFor(db, session, planId),
+    planFor(db, session, planId, shown),
     listThings(db, 'unit', workspace.id),
     listDescriptions(db, workspace.id),
     listThings(db, 'person', workspace.id),
@@ -61,7 +77,7 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
     maySee(session, value) ? [{ unit: value, version }] : [],
   );
   // One fitter for each fleet, so that a page after an edit judges only what the edit touched.
-  const fitter = fitters.of(`${workspace.id} ${planId}`, () => new BoardFitter());
+  const fitter = fitters.of(`${workspace.id} ${planId} ${shown}`, () => new BoardFitter());
   const kinds = descriptions.map(({ description }) => description);
   const grounds = groundsFor(state.plan, all, people, stations);
   const whole = fitter.board(state.plan, fleet, kinds, grounds, numbersWith(state.plan));
@@ -71,6 +87,8 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
     workspace,
     plans,
     state,
+    shown,
+    revisions,
     fleet,
     units,
     descriptions,
@@ -79,6 +97,16 @@ export async function loadDesk(db: Knex, session: Session, planId: string): Prom
     whole,
     board,
   };
+}
+
+/**
+ * The revision that sets should hold on a day: of those that were not withdrawn the newest that is in force by then, else the newest.
+ * @param revisions newest first
+ * @param day as YYYY-MM-DD
+ */
+export function inForce(revisions: readonly RevisionHead[], day: string): RevisionHead | undefined {
+  const standing = revisions.filter(({ withdrawn }) => withdrawn === null);
+  return standing.find(({ effectiveFrom }) => effectiveFrom <= day) ?? standing[0];
 }
 
 /** What is known of whoever sends with the fleet, and of the repeaters, on the day on which the plan's sets are loaded. */

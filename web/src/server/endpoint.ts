@@ -122,7 +122,8 @@ function ids(context: APIContext): Record<string, string> {
     const isUuid = z.uuid().safeParse(value).success;
     const isName = name === 'descriptionId' && /^[a-z0-9][a-z0-9-]{1,40}$/.test(value ?? '');
     const isToken = name === 'token' && /^[\w-]{20,80}$/.test(value ?? '');
-    if (!isUuid && !isName && !isToken) throw new NotHere();
+    const isNumber = name === 'number' && /^[1-9]\d{0,5}$/.test(value ?? '');
+    if (!isUuid && !isName && !isToken && !isNumber) throw new NotHere();
     params[name] = value ?? '';
   }
   return params;

@@ -2,6 +2,7 @@ import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
+import { StateSchema } from '../contract/revisions';
 import { allows } from '../contract/roles';
 import type { EntryGroup } from '../islands/EntryLine/useEntryLine';
 import { getConfig } from './config';
@@ -11,18 +12,28 @@ import { NotHere } from './problem';
 import { heardEntries } from './repositories/directory';
 import { listThings, unreadCount } from './store/store';
 
-/** Loads what a page of a plan needs; `undefined` when there is no such plan. */
-export async function planPage({
-  params,
-  locals,
-}: {
-  params: Record<string, string | undefined>;
-  locals: App.Locals;
-}): Promise<Desk | undefined> {
+/** What a page is asked with. */
+interface Asked {
+  readonly params: Record<string, string | undefined>;
+  readonly locals: App.Locals;
+  readonly url: URL;
+}
+
+/**
+ * Loads what a page of a plan needs; `undefined` when there is no such plan, or no such state of it.
+ * @param usual the state that is shown where the address names none (`?of=3`, `?of=draft`); pages that name none show the draft
+ */
+export async function planPage(
+  { params, locals, url }: Asked,
+  usual?: 'published',
+): Promise<Desk | undefined> {
   const { planId } = params;
   if (!z.uuid().safeParse(planId).success || planId === undefined || !locals.session) return undefined;
+  const named = usual && url.searchParams.get('of');
+  const of = named ? StateSchema.safeParse(/^\d{1,6}$/.test(named) ? Number(named) : named).data : usual;
+  if (named && of === undefined) return undefined;
   try {
-    return await loadDesk(getDb(), locals.session, planId);
+    return await loadDesk(getDb(), locals.session, planId, of);
   } catch (error) {
     if (error instanceof NotHere) return undefined;
     throw error;

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { type RadioCheck, radioChecks } from '@umbrex/core/check';
 import { type Confidence, confidenceOf } from '@umbrex/core/confidence';
 import type { LoadedAlike } from '@umbrex/core/effort';
@@ -7,13 +6,13 @@ import { alertsOf, type Carries, type Cell, carriedBy, hasIdentity } from '@umbr
 import {
   afterSheet,
   compose,
+  isLoaded,
   type OtherStart,
   otherStart,
   ownPlaces,
   type Prepared,
   proofOf,
   type UnitState,
-  wantsChange,
   withProof,
 } from '@umbrex/core/flow';
 import {
@@ -23,6 +22,7 @@ import {
   type Plan,
   type Station,
   type Unit,
+  UnitSchema,
 } from '@umbrex/core/model';
 import {
   type CardSlot,
@@ -39,10 +39,10 @@ import {
   sheetBlocks,
   valuesCard,
 } from '@umbrex/core/procedure';
-import { type Readiness, sheetReadiness, sheetStops } from '@umbrex/core/readiness';
+import { type Readiness, type SheetStop, sheetReadiness, sheetStops } from '@umbrex/core/readiness';
 import { type Sender, senderOf } from '@umbrex/core/rules';
 import { factOf } from '@umbrex/core/stations';
-import { confidenceText } from '../messages/confidence';
+import { contentMark } from './contentMark';
 import type { Desk } from './desk';
 import { Kept } from './kept';
 import { log } from './log';
@@ -55,7 +55,7 @@ const proofs = new Kept<Proof>(400);
 /** Prepares a unit's part of the plan, once for all units that are alike until the plan, their kind or what they hold changes. */
 export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
   const { plan } = desk.state;
-  const planMark = markOf(sheetPartOf(plan));
+  const planMark = contentMark(sheetPartOf(plan));
   const kindMarks = new Map<string, string>();
   return ({ description }, unit) => {
     const others = calledBy(desk, description, unit);
@@ -64,22 +64,26 @@ export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], un
       : [];
     const part = partOf(desk, unit);
     // By content, not by version: a corrected description is another one, whatever its number.
-    const kindMark = kindMarks.get(description.id) ?? markOf(description);
+    const kindMark = kindMarks.get(description.id) ?? contentMark(description);
     kindMarks.set(description.id, kindMark);
     const own = JSON.stringify([stateOf(unit), names, part]);
     return sheets.of([planMark, kindMark, own].join(' '), () => {
       const composed = compose(plan, description, { ...unit, ...part }, others);
       const { now, wanted, sheet } = composed;
-      const tried = markOf([[...now.slots], now.settings, [...wanted.slots], wanted.settings, sheet]);
+      const tried = contentMark([[...now.slots], now.settings, [...wanted.slots], wanted.settings, sheet]);
       const proof = proofs.of(`${kindMark} ${tried}`, () => proofOf(description, composed));
       return withProof(description, composed, proof);
     });
   };
 }
 
-/** What others say of a set that its sheet depends on: who sends with it, and which groups it carries. */
-function partOf({ state, grounds }: Desk, unit: Unit): { sender: Sender; carriesGroups: Carries | null } {
-  return { sender: senderOf(grounds, unit), carriesGroups: carriedBy(state.plan, unit) };
+/** What others say of a set that its sheet depends on: who sends with it, and which groups it carries, in one state of the plan. */
+export function partOf(
+  { state, grounds }: Pick<Desk, 'state' | 'grounds'>,
+  unit: Unit,
+  plan: Plan = state.plan,
+): { sender: Sender; carriesGroups: Carries | null } {
+  return { sender: senderOf(grounds, unit), carriesGroups: carriedBy(plan, unit) };
 }
 
 /** What of a unit its sheet depends on. How it is called is asked only where a set holds that: sets that are alike share a sheet. */
@@ -88,33 +92,54 @@ function stateOf(unit: Unit): UnitState {
   return state as unknown as UnitState;
 }
 
+/** What the fit of a set depends on in one state of the plan, but for what it holds. */
+export function loadedStateOf(desk: Desk, description: Description, unit: Unit, plan: Plan): UnitState {
+  const { nickname, fleetId } = unit;
+  const { holds: _, accepts: _a, ...state } = stateOf(unit);
+  const called = hasIdentity(description) ? { nickname, fleetId } : {};
+  return { ...state, ...called, accepts: [], holds: NOTHING, ...partOf(desk, unit, plan) };
+}
+const NOTHING = UnitSchema.shape.holds.parse(undefined);
+
 /** What of a plan sheets depend on. */
 function sheetPartOf(plan: Plan) {
   const channels = plan.channels.map((channel) => [channel.id, sheetPart('channel', channel)]);
   return [sheetPart('plan', headOf(plan)), channels];
 }
 
-/** What was found of loaded sets, by all that it depends on. */
-const changed = new Kept<{ is: boolean }>(2000);
+/** What was found of sets, by all that it depends on. */
+const loaded = new Kept<{ is: boolean | undefined }>(6000);
+
+/**
+ * Tells of any set whether what it holds is all that a state of the plan wants in it; `undefined` where that cannot be told.
+ * @param plan another state than the one that is shown
+ */
+export function loadedBy(desk: Desk, plan: Plan = desk.state.plan): (unit: Unit) => boolean | undefined {
+  const planMark = contentMark(sheetPartOf(plan));
+  const kinds = new Map(desk.descriptions.map(({ description }) => [description.id, description]));
+  const kindMarks = new Map([...kinds].map(([id, description]) => [id, contentMark(description)]));
+  return (unit) => {
+    const description = kinds.get(unit.descriptionId);
+    if (!description) return undefined;
+    const others = calledBy(desk, description, unit);
+    const part = partOf(desk, unit, plan);
+    const names = hasIdentity(description)
+      ? [unit, ...others].map(({ nickname, fleetId }) => [nickname, fleetId])
+      : [];
+    const key = [planMark, kindMarks.get(description.id), contentMark([stateOf(unit), names, part])].join(
+      ' ',
+    );
+    const compute = () => attempt(() => isLoaded(plan, description, { ...unit, ...part }, others), unit.id);
+    return loaded.of(key, () => ({ is: compute() })).is;
+  };
+}
 
 /** The sets that were loaded and would be loaded otherwise now, by id. One of which that cannot be told is on the Sheets page. */
 export function setsToChange(desk: Desk): string[] {
-  const { plan } = desk.state;
-  const planMark = markOf(sheetPartOf(plan));
-  const kinds = new Map(desk.descriptions.map(({ description }) => [description.id, description]));
-  const kindMarks = new Map([...kinds].map(([id, description]) => [id, markOf(description)]));
-  return desk.units.flatMap(({ unit }) => {
-    const description = kinds.get(unit.descriptionId);
-    if (!description || unit.holds.what !== 'plan') return [];
-    const others = calledBy(desk, description, unit);
-    const part = partOf(desk, unit);
-    const own = markOf([unit, others.map(({ nickname, fleetId }) => [nickname, fleetId]), part]);
-    const key = [planMark, kindMarks.get(description.id), own].join(' ');
-    const { is } = changed.of(key, () => ({
-      is: attempt(() => wantsChange(plan, description, { ...unit, ...part }, others), unit.id) ?? false,
-    }));
-    return is ? [unit.id] : [];
-  });
+  const isLoadedNow = loadedBy(desk);
+  return desk.units.flatMap(({ unit }) =>
+    unit.holds.what === 'plan' && isLoadedNow(unit) === false ? [unit.id] : [],
+  );
 }
 
 /** The fleet as it is loaded: sets of a kind of which the same is known, and how many there are. */
@@ -132,10 +157,8 @@ export function loadedAlike(desk: Desk): LoadedAlike[] {
   return [...alike.values()];
 }
 
-const markOf = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex');
-
 /** The other sets that one can call by its signalling. */
-function calledBy({ descriptions, fleet }: Desk, description: Description, unit: Unit): Unit[] {
+export function calledBy({ descriptions, fleet }: Desk, description: Description, unit: Unit): Unit[] {
   if (!hasIdentity(description)) return [];
   const signalling = new Set(
     descriptions.flatMap((one) => (hasIdentity(one.description) ? [one.description.id] : [])),
@@ -225,7 +248,6 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   if (!held || !unit || !found) return undefined;
   const { description } = found;
   const prepared = preparedFor(desk)(found, unit);
-  const names = prepared.sheet.steps.filter(({ part }) => part === 'names');
   const readiness = sheetReadiness(description, prepared, alertsOf(desk.state.plan.alerts, unit.alerts));
   return {
     ...prepared,
@@ -249,7 +271,7 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
       (one) => one.unit.descriptionId === description.id && one.unit.holds.rest === 'unknown',
     ),
     version: held.version,
-    namePresses: Math.round(pressesOf(names.flatMap(({ runs }) => runs)).mean),
+    namePresses: namePressesOf(prepared),
     blocks: sheetBlocks(prepared.sheet, prepared.proof, readiness.lines),
   };
 }
@@ -264,37 +286,33 @@ export function attempt<T>(compute: () => T, what: string): T | undefined {
   }
 }
 
-/** The effort and the stamp of every unit, each kind prepared once; between two of them others get their turn. */
-export async function sheetList(desk: Desk) {
+/** One set with its kind and its sheet; without one where it could not be made. */
+export interface SetWithSheet {
+  readonly unit: Unit;
+  readonly version: number;
+  readonly kind: Desk['descriptions'][number];
+  readonly prepared: Prepared | undefined;
+}
+
+/** Every set that may be seen, with its sheet, each kind prepared once; between two of them others get their turn. */
+export async function* setsWithSheets(desk: Desk): AsyncGenerator<SetWithSheet> {
   const prepareOne = preparedFor(desk);
-  const rows = [];
-  for (const { unit } of desk.units) {
-    const found = desk.descriptions.find((candidate) => candidate.description.id === unit.descriptionId);
-    if (!found) continue;
-    const { description } = found;
+  const kinds = new Map(desk.descriptions.map((kind) => [kind.description.id, kind]));
+  for (const { unit, version } of desk.units) {
+    const kind = kinds.get(unit.descriptionId);
+    if (!kind) continue;
     await new Promise((resolve) => setImmediate(resolve));
-    const prepared = attempt(() => prepareOne(found, unit), unit.id);
-    if (!prepared) {
-      rows.push({ unit, title: description.title, isBroken: true as const });
-      continue;
-    }
-    const confidence = confidenceOf(prepared.proof, description, unit.firmware);
-    rows.push({
-      isBroken: false as const,
-      unit,
-      title: description.title,
-      toAccept: prepared.toAccept.length,
-      stops: sheetStops(description, prepared, alertsOf(desk.state.plan.alerts, unit.alerts)),
-      way: prepared.sheet.way,
-      places: prepared.fit.image.slots.size,
-      confidence,
-      stamp: confidenceText(confidence, description).word,
-      steps: prepared.sheet.steps.length,
-      presses: prepared.sheet.presses,
-      begins: prepared.way,
-      minutes: Math.ceil(prepared.proof.minutes),
-      findings: desk.board.unitFindings[unit.id] ?? [],
-    });
+    yield { unit, version, kind, prepared: attempt(() => prepareOne(kind, unit), unit.id) };
   }
-  return rows;
+}
+
+/** Why a prepared sheet of a set is not ready. */
+export function stopsOf(desk: Desk, unit: Unit, description: Description, prepared: Prepared): SheetStop[] {
+  return sheetStops(description, prepared, alertsOf(desk.state.plan.alerts, unit.alerts));
+}
+
+/** Presses that the names of a sheet take. */
+export function namePressesOf({ sheet }: Pick<Prepared, 'sheet'>): number {
+  const names = sheet.steps.filter(({ part }) => part === 'names');
+  return Math.round(pressesOf(names.flatMap(({ runs }) => runs)).mean);
 }

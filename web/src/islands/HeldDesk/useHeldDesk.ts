@@ -1,24 +1,33 @@
 import type { Finding } from '@umbrex/core/findings';
 import { heldFrom, type MemoryDocument, readMemory, writeMemory } from '@umbrex/core/formats';
 import { heldMemory } from '@umbrex/core/memory';
-import type { Description, Held, HeldPlace, Unit } from '@umbrex/core/model';
+import type { Description, Held, HeldPlace, LoadedBy, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
+import type { State } from '../../contract/revisions';
+import { call } from '../desk/api';
+import { sayAfterLoad } from '../desk/deskStore';
 import { saveFile } from '../desk/saveFile';
+import { useAttempt } from '../desk/useAttempt';
 import { useHeld } from '../desk/useHeld';
 
 export interface Initial {
   readonly unit: Unit;
   readonly version: number;
   readonly description: Description;
-  /** What it holds once the steps of its sheet are done. */
-  readonly after: Unit['holds'];
+  /** The state of the plan that its sheet here is of, and the way in which that is loaded. */
+  readonly planId: string;
+  readonly shown: State;
+  readonly way: LoadedBy;
   /** Places of the holder's own that would go, with what they hold now. */
   readonly toAccept: readonly { number: number; label: string; now: string }[];
   readonly today: string;
 }
 
 /** What a set holds now: taken in from a file, written down place by place, or said to be what its sheet gives; and what may go. */
-export function useHeldDesk({ unit, version, description, after, toAccept, today }: Initial) {
+export function useHeldDesk({ unit, version, description, planId, shown, way, toAccept, today }: Initial) {
+  const { attempt } = useAttempt(
+    'Somebody changed this set meanwhile. Load the page again, then say it once more.',
+  );
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [isWhole, setIsWhole] = useState(unit.holds.rest === 'factory');
@@ -69,8 +78,15 @@ export function useHeldDesk({ unit, version, description, after, toAccept, today
     isWhole,
     setIsWhole,
     /** The steps of the sheet are done: it holds what they give. */
-    // What its holder agreed to was for this one time.
-    isDone: () => save({ holds: after, accepts: [], start: 'absolute' }),
+    isDone: () =>
+      attempt(async () => {
+        const seen = { what: 'loaded', of: shown, way, day: today, by: '' } as const;
+        const sets = [{ id: unit.id, version }];
+        const { editId } = await call('POST /api/plans/[planId]/seen', { planId }, { sets, seen });
+        sayAfterLoad({ text: `${unit.nickname} holds what its sheet gives.`, kind: 'done', editId });
+        window.location.reload();
+        return undefined;
+      }),
     asFactory: () =>
       save({
         holds: { what: 'factory', on: today, rest: 'factory', places: [], settings: {}, wrote: {} },

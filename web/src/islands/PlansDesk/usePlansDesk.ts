@@ -2,8 +2,8 @@ import type { PlanCountry } from '@umbrex/core/facts';
 import { headOf, PLAN_FORMAT, type PlanHead } from '@umbrex/core/model';
 import { useState } from 'react';
 import { counted } from '../../messages/labels';
-import { call, failureText, newerOf } from '../desk/api';
-import { $notice } from '../desk/deskStore';
+import { call, newerOf } from '../desk/api';
+import { type Done, useAttempt } from '../desk/useAttempt';
 
 /** A plan as the list of plans shows it. */
 export interface PlanAtAGlance {
@@ -27,19 +27,13 @@ const CHANGED = 'Somebody changed the plan meanwhile. Load the page again, then 
 /** The state of the list of plans: making one, copying, naming, putting away and deleting. */
 export function usePlansDesk(props: PlansProps) {
   const [plans, setPlans] = useState(props.plans);
-  const [busy, setBusy] = useState(false);
-  const attempt = async (action: () => Promise<{ text: string; editId?: string | null } | undefined>) => {
-    setBusy(true);
-    try {
-      const done = await action();
-      if (done) $notice.set({ text: done.text, kind: 'done', ...(done.editId && { editId: done.editId }) });
-    } catch (error) {
-      const isLast = newerOf<{ last?: string } | null>(error)?.current?.last !== undefined;
-      const text = isLast ? 'This is the only plan. Make another one first.' : failureText(error, CHANGED);
-      $notice.set({ text, kind: 'failed' });
-    }
-    setBusy(false);
-  };
+  const { busy, attempt: tried } = useAttempt(CHANGED);
+  const attempt = (action: () => Promise<Done | undefined>) =>
+    tried(action, (error) =>
+      newerOf<{ last?: string } | null>(error)?.current?.last === undefined
+        ? undefined
+        : 'This is the only plan. Make another one first.',
+    );
 
   const make = (name: string, country: PlanCountry) =>
     attempt(async () => {

@@ -41,6 +41,15 @@ export function call<R extends RouteName>(route: R, ...[params, body]: Asks<R>):
   return ask(route, params, said, 'application/json');
 }
 
+/** Reads what takes a while, until somebody gives it up. @throws Refusal or NoAnswer */
+export function readUntil<R extends RouteName>(
+  route: R,
+  params: PathOf<R> & Values,
+  signal: AbortSignal,
+): Promise<AnswerOf<R>> {
+  return ask(route, params, { signal }, 'application/json');
+}
+
 /** Sends a file to an endpoint as it is. @throws Refusal or NoAnswer */
 export function sendFile<R extends RouteName>(
   route: R,
@@ -54,7 +63,7 @@ export function sendFile<R extends RouteName>(
 async function ask<R extends RouteName>(
   route: R,
   params: PathOf<R> & Values,
-  said: { body?: BodyInit },
+  said: { body?: BodyInit; signal?: AbortSignal },
   type: string,
 ): Promise<AnswerOf<R>> {
   const [method = 'GET'] = route.split(' ');

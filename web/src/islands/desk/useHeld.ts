@@ -96,7 +96,8 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
     attempt(
       async () => {
         const saved = await call(put, at(value.id), { version, value } as never);
-        keep({ value, version: saved.version });
+        // What the server added to it belongs to it from now on.
+        keep({ value: saved.value as T, version: saved.version });
         return {
           text: saved.editId ? `${titleOf(value)} is saved.` : 'Nothing was different.',
           editId: saved.editId,

@@ -153,11 +153,13 @@ const editOf = (row: Edit & { aggregate_id: string }): Edit => ({
 /** Takes away for good what was deleted longer ago than it can be taken back. */
 export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
   const old = `deleted_at < now() - interval '${RECOVERABLE_DAYS} days'`;
-  let gone = await trx('channel')
-    .whereRaw(old)
-    .orWhereIn('plan_id', trx('plan').select('id').whereRaw(old))
-    .delete();
-  gone += await trx('plan').whereRaw(old).delete();
+  // A plan of which something was published stays, deleted as it is.
+  const oldPlans = () =>
+    trx('plan')
+      .whereRaw(old)
+      .andWhereRaw('not exists (select 1 from revision where revision.plan_id = plan.id)');
+  let gone = await trx('channel').whereRaw(old).orWhereIn('plan_id', oldPlans().select('id')).delete();
+  gone += await oldPlans().delete();
   gone += await trx('unit').whereRaw(old).delete();
   gone += await trx('description')
     .whereRaw(old)

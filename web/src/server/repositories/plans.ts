@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import type { PlanState } from '../../contract/routes';
 import { SCHEMAS } from '../../contract/things';
 import { ChangedMeanwhile, NotHere } from '../problem';
-import { addThing, listThings, thingAt } from '../store/store';
+import { addThing, bringBackThing, listThings, saveThing, takeThing, thingAt } from '../store/store';
 import { type Edit, recordEdit } from './edits';
 
 /**
@@ -129,6 +129,42 @@ export async function saveOrder(
   await trx('plan').where({ id: planId }).increment('version', 1);
   const before: Order = orderOf(state.plan);
   return recordEdit(trx, workspaceId, { kind: 'order', aggregateId: planId, before, after: order }, undoes);
+}
+
+/**
+ * Makes a plan what a document says, channel by channel, each by an edit of its own: what is gone comes back, what is not in it goes. It stays put
+ * away where it was.
+ */
+export async function becomePlan(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  planId: string,
+  version: number,
+  wanted: Plan,
+): Promise<void> {
+  const now = await loadPlan(trx, workspaceId, planId);
+  const there = new Map(now.plan.channels.map((channel) => [channel.id, channel]));
+  const head = { ...headOf(wanted), archived: now.plan.archived };
+  const kept = new Set(head.groups.map(({ id }) => id));
+  const groups = [...head.groups, ...now.plan.groups.filter(({ id }) => !kept.has(id))];
+  // No channel stands without its group meanwhile.
+  const both = await saveThing(trx, 'plan', workspaceId, planId, version, { ...head, groups });
+  const stays = new Set(wanted.channels.map(({ id }) => id));
+  for (const { id } of now.plan.channels)
+    if (!stays.has(id)) await takeThing(trx, 'channel', workspaceId, id, now.channelVersions[id] ?? 0);
+  for (const channel of wanted.channels) {
+    const { id } = channel;
+    if (there.has(id))
+      await saveThing(trx, 'channel', workspaceId, id, now.channelVersions[id] ?? 0, channel);
+    else if (await trx('channel').where({ id, workspace_id: workspaceId, plan_id: planId }).first('id'))
+      await bringBackThing(trx, 'channel', workspaceId, id, channel);
+    else await addChannel(trx, workspaceId, planId, channel);
+  }
+  const row = await trx('plan').where({ id: planId }).first('version');
+  const last = await saveThing(trx, 'plan', workspaceId, planId, row?.version ?? both.version, head);
+  const { plan } = await loadPlan(trx, workspaceId, planId);
+  if (JSON.stringify(orderOf(plan)) !== JSON.stringify(orderOf(wanted)))
+    await saveOrder(trx, workspaceId, planId, last.version, orderOf(wanted));
 }
 
 /** Puts the channels back in the order they had before an edit. @throws ChangedMeanwhile when they were put in order again since */

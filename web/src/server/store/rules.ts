@@ -1,3 +1,7 @@
+import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
+import { evidenceFrom, isAboutMemory, withEvidence } from '@umbrex/core/evidence';
+import type { Unit } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { type Kind, SCHEMAS, type Things } from '../../contract/things';
 import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
@@ -72,7 +76,8 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
     }),
   },
   unit: {
-    beside: async (at, unit, _, move) => {
+    beside: async (at, given, before, move) => {
+      const unit = move === 'save' ? await withItsWord(at, given, before) : given;
       if (!(await thereOf(at, 'description', [unit.descriptionId])).has(unit.descriptionId))
         throw missing('/value/descriptionId', 'description', unit.descriptionId);
       if (unit.personId === null || (await thereOf(at, 'person', [unit.personId])).has(unit.personId))
@@ -107,6 +112,17 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
     },
   },
 };
+
+/** A set of which somebody says that it holds something else than before, with that as an entry of its timeline where it has none. */
+async function withItsWord({ trx }: At, unit: Unit, before: Unit | null): Promise<Unit> {
+  if (before === null || isDeepStrictEqual(before.holds, unit.holds)) return unit;
+  if (unit.timeline.findLast(isAboutMemory)?.id !== before.timeline.findLast(isAboutMemory)?.id) return unit;
+  const { rows } = await trx.raw(
+    `select name from account where id = nullif(current_setting('umbrex.account', true), '')::uuid`,
+  );
+  const evidence = evidenceFrom(unit.holds, randomUUID(), rows[0]?.name ?? '');
+  return withEvidence(unit, evidence, unit.holds);
+}
 
 function missing(path: string, what: string, id: string): BadInput {
   return new BadInput([{ code: 'dangling-reference', severity: 'error', path, what, id }]);

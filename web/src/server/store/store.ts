@@ -190,6 +190,22 @@ export async function saveThing<K extends Kind>(
   return { value, version: version + 1, editId: await told(at, kind, before ?? row.document, value) };
 }
 
+/** Puts a thing that was taken away back, as it is given. @throws NotHere where it was never there, or for good no longer */
+export async function bringBackThing<K extends Kind>(
+  trx: Knex.Transaction,
+  kind: K,
+  workspaceId: string,
+  id: string,
+  given: unknown,
+): Promise<void> {
+  const asked = checked(kind, id, given);
+  const { at, row } = await held(trx, kind, workspaceId, id, 'back');
+  if (row.deleted_at === null) throw new ChangedMeanwhile(stateOf(kind, row));
+  const value = (await RULES[kind].beside?.(at, asked, null, 'back')) ?? asked;
+  await update(at, kind, { document: kept(value), deleted_at: null, version: row.version + 1 });
+  await told(at, kind, null, value);
+}
+
 /** Takes a thing away; it can be brought back by undoing the edit. */
 export async function takeThing(
   trx: Knex.Transaction,

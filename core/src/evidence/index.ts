@@ -1,0 +1,2 @@
+export * from './record';
+export * from './timeline';

@@ -1,0 +1,93 @@
+import { CHECKS, type CheckKind, type Evidence, type EvidenceOf, type Unit } from '../model/index';
+import { evidenceFrom, isAboutMemory, type MemoryEvidence } from './record';
+
+type Timed = Pick<Unit, 'timeline' | 'holds'>;
+
+/** A piece of evidence that nobody wrote down as one: it follows from what is said to be held. */
+const IMPLIED_ID = '00000000-0000-4000-8000-000000000000';
+
+/**
+ * What was seen and done with a set, oldest first. What is known of its memory without an entry of its own, as before there were any,
+ * stands first, without a name.
+ */
+export function timelineOf({ timeline, holds }: Timed): readonly Evidence[] {
+  if (holds.what === 'unknown' || timeline.some(isAboutMemory)) return timeline;
+  return [evidenceFrom(holds, IMPLIED_ID, ''), ...timeline];
+}
+
+/** On whose word and since when a set holds what it holds; `undefined` where nobody knows what that is. */
+export function memoryWord(unit: Timed): MemoryEvidence | undefined {
+  return timelineOf(unit).findLast(isAboutMemory);
+}
+
+/** The loading that stands: nobody reset it, read it or found it otherwise since. */
+export function lastLoaded(unit: Timed): EvidenceOf<'loaded'> | undefined {
+  const word = memoryWord(unit);
+  return word?.what === 'loaded' ? word : undefined;
+}
+
+/** What came after the last word on the memory: a check before that was of another content. */
+function since(unit: Timed): readonly Evidence[] {
+  const all = timelineOf(unit);
+  return all.slice(all.findLastIndex(isAboutMemory) + 1);
+}
+
+/**
+ * After how many days a check says that it is old. Common practice as remembered, not a rule: what hears and sends goes out of order
+ * by itself and is tried every half year, a conversation every quarter; what was read stays until somebody writes.
+ */
+export const OLD_AFTER_DAYS: Readonly<Record<CheckKind, number>> = {
+  'read-back': 365,
+  'power-cycle': 365,
+  heard: 182,
+  sent: 182,
+  blocked: 365,
+  'two-way': 91,
+  scan: 365,
+  'audio-proven': 35,
+  'area-filter-proven': 35,
+};
+
+/** The last result of one check since the memory was last spoken of, and whether it is old by now. */
+export interface Checked {
+  readonly check: CheckKind;
+  readonly evidence: EvidenceOf<'checked'>;
+  readonly isOld: boolean;
+}
+
+/** What was tried on a set since its memory was last spoken of, the last result of each check. @param today as YYYY-MM-DD */
+export function checksOf(unit: Timed, today: string): Checked[] {
+  const done = since(unit).filter((one) => one.what === 'checked');
+  return CHECKS.flatMap((check) => {
+    const evidence = done.findLast((one) => one.check === check);
+    return evidence ? [{ check, evidence, isOld: isOlder(evidence.day, OLD_AFTER_DAYS[check], today) }] : [];
+  });
+}
+
+/** Whether what is loaded was checked: something failed, something passed that is not old, or nobody tried. Silence is no result. */
+export function isChecked(unit: Timed, today: string): 'failed' | 'checked' | 'unchecked' {
+  const checks = checksOf(unit, today);
+  if (checks.some(({ evidence }) => evidence.result === 'fail')) return 'failed';
+  return checks.some(({ evidence, isOld }) => evidence.result === 'pass' && !isOld) ? 'checked' : 'unchecked';
+}
+
+/** Who has a set on loan; `undefined` where it is where it belongs. */
+export function onLoan({ timeline }: Pick<Unit, 'timeline'>): EvidenceOf<'lent'> | undefined {
+  const last = timeline.findLast(({ what }) => what === 'lent' || what === 'returned');
+  return last?.what === 'lent' ? last : undefined;
+}
+
+/** What was made ready for the next work on a set, since it was last worked on. */
+export function preparations(unit: Timed): ReadonlySet<EvidenceOf<'prepared'>['done']> {
+  return new Set(since(unit).flatMap((one) => (one.what === 'prepared' ? [one.done] : [])));
+}
+
+/** The last backup since the memory was last spoken of. */
+export function backupOf(unit: Timed): EvidenceOf<'backup'> | undefined {
+  return since(unit).findLast((one) => one.what === 'backup');
+}
+
+/** Whether more than so many days lie between two days; one that nobody knows is old. */
+function isOlder(day: string, days: number, today: string): boolean {
+  return day === 'unknown' || (Date.parse(today) - Date.parse(day)) / 86_400_000 > days;
+}

@@ -1,0 +1,190 @@
+import { withEvidence } from '@umbrex/core/evidence';
+import { carriedBy } from '@umbrex/core/fit';
+import { compose, heldAfter, type UnitState } from '@umbrex/core/flow';
+import { groundsOf } from '@umbrex/core/grounds';
+import {
+  type Description,
+  type Evidence,
+  type LoadedBy,
+  type Person,
+  type Plan,
+  REVISION_FORMAT,
+  type Revision,
+  RevisionSchema,
+  type Station,
+  type Unit,
+} from '@umbrex/core/model';
+import { CALM, minutesAt } from '@umbrex/core/procedure';
+import { costOf, type SheetCost } from '@umbrex/core/publish';
+import { senderOf } from '@umbrex/core/rules';
+import { contentMark } from '../web/src/server/contentMark';
+
+/* What Ostrel has behind it: three published states of its plan, and a rollout that is half done. All of it is worked out, by the same core. */
+
+/** A state before the shipped one: which channels it had otherwise, and which not at all. */
+const STATES: readonly {
+  readonly day: string;
+  readonly reason: string;
+  readonly otherwise: Readonly<Record<string, Partial<Plan['channels'][number]>>>;
+  readonly without: readonly string[];
+}[] = [
+  {
+    day: '2026-09-05',
+    reason: 'The first plan of the whole island.',
+    otherwise: {
+      'Gannet Top': { transmitTone: 'D346N' },
+      'Market day': { transmitTone: 'off', receiveTone: 'off' },
+    },
+    without: ['Lantern Fell', 'Porch eight', 'Porch nine', 'Porch ten', 'Tent line'],
+  },
+  {
+    day: '2026-10-17',
+    reason: 'Lantern Fell is on the air, and the doorsteps have channels of their own.',
+    otherwise: {
+      'Gannet Top': { transmitTone: 'D346N' },
+      'Market day': { transmitTone: 'off', receiveTone: 'off' },
+    },
+    without: [],
+  },
+  {
+    day: '2026-11-14',
+    reason: 'Gannet Top waits for D251N since its new board was put in.',
+    otherwise: { 'Market day': { transmitTone: 'off', receiveTone: 'off' } },
+    without: [],
+  },
+];
+
+type Loaded = readonly [nickname: string, way: LoadedBy, check?: 'read-back' | 'two-way'];
+/** Who was loaded with which of them, a week after it was published. */
+const LOADED: readonly (readonly Loaded[])[] = [
+  [
+    ['Club 8', 'keys'],
+    ['Watch 8', 'keys', 'read-back'],
+    ['Clinic', 'keys'],
+    ['Boat 6', 'keys'],
+  ],
+  [
+    ['Club 7', 'keys'],
+    ['Watch 7', 'keys'],
+    ['Desk 1', 'keys', 'two-way'],
+    ['Neighbour 5', 'keys'],
+    ['Neighbour 6', 'keys'],
+  ],
+  [
+    ['Boat 1', 'keys', 'read-back'],
+    ['Boat 2', 'keys'],
+    ['Boat 3', 'keys'],
+    ['Club 6', 'keys', 'two-way'],
+    ['Club 9', 'keys'],
+    ['Watch 5', 'keys'],
+    ['Watch 6', 'keys', 'read-back'],
+    ['Ridge 3', 'keys'],
+    ['Truck 1', 'keys', 'two-way'],
+    ['Deck 3', 'keys'],
+    ['School alert', 'keys'],
+    ['Amateur 1', 'keys', 'read-back'],
+  ],
+];
+
+/** The plan as a state had it. */
+function planOf(plan: Plan, { otherwise, without }: (typeof STATES)[number]): Plan {
+  const channels = plan.channels
+    .filter(({ name }) => !without.includes(name))
+    .map((channel) => ({ ...channel, ...otherwise[channel.name] }));
+  return { ...plan, channels };
+}
+
+const later = (day: string, days: number) =>
+  new Date(Date.parse(day) + days * 86_400_000).toISOString().slice(0, 10);
+
+/** The published states of the demo's plan, and its sets as they are after what was loaded of them. */
+export function demoHistory(
+  plan: Plan,
+  descriptions: readonly Description[],
+  shipped: readonly Unit[],
+  people: readonly Person[],
+  stations: readonly Station[],
+): { revisions: Revision[]; units: Unit[] } {
+  const kinds = new Map(descriptions.map((description) => [description.id, description]));
+  const marks = Object.fromEntries(
+    descriptions.map((description) => [description.id, contentMark(description)]),
+  );
+  let units = [...shipped];
+  let ids = 0;
+  // Fixed ones, so that the demo is the same each time.
+  const nextId = () => {
+    ids += 1;
+    return `00000000-0000-4000-8000-${String(ids).padStart(12, '0')}`;
+  };
+  const revisions = STATES.map((state, i): Revision => {
+    const number = i + 1;
+    const of = planOf(plan, state);
+    const grounds = groundsOf(units, people, stations, state.day);
+    const composed = (unit: Unit) => {
+      const description = kinds.get(unit.descriptionId);
+      if (!description) throw new Error(`demo: no kind ${unit.descriptionId}`);
+      const others = units.filter(({ id }) => id !== unit.id);
+      const as: UnitState = { ...unit, sender: senderOf(grounds, unit), carriesGroups: carriedBy(of, unit) };
+      return { description, prepared: compose(of, description, as, others) };
+    };
+    const costs = units.map((unit): SheetCost => {
+      const { sheet, changes } = composed(unit).prepared;
+      return {
+        unitId: unit.id,
+        descriptionId: unit.descriptionId,
+        personId: unit.personId,
+        isBroken: false,
+        stops: [],
+        isTouched: changes.places.length > 0 || changes.settings.length > 0,
+        presses: sheet.presses,
+        namePresses: 0,
+        minutes: minutesAt(sheet.steps, CALM),
+      };
+    });
+    const loaded = new Map((LOADED[i] ?? []).map((one) => [one[0], one] as const));
+    const day = later(state.day, 7);
+    units = units.map((unit) => {
+      const [, way, check] = loaded.get(unit.nickname) ?? [];
+      if (!way) return unit;
+      const { description, prepared } = composed(unit);
+      const by = 'Tomas Ekrem';
+      const described = marks[description.id] ?? '';
+      const evidence = {
+        what: 'loaded',
+        id: nextId(),
+        day,
+        by,
+        planId: plan.id,
+        revision: number,
+        way,
+        described,
+      } as const;
+      const now = withEvidence(unit, evidence, heldAfter(description, prepared, unit.holds, number, day));
+      if (!check) return now;
+      const tried: Evidence = { what: 'checked', id: nextId(), day, by, check, result: 'pass', note: '' };
+      return withEvidence(now, tried);
+    });
+    return RevisionSchema.parse({
+      format: REVISION_FORMAT,
+      id: nextId(),
+      number,
+      publishedAt: `${state.day}T18:30:00.000Z`,
+      by: 'Ines Korvald',
+      reason: state.reason,
+      effectiveFrom: day,
+      plan: of,
+      descriptions: marks,
+      cost: costOf(costs),
+      decided: [{ choice: 'tones', value: of.receivePolicy, by: 'Ines Korvald', day: state.day }],
+    });
+  });
+  const lent: Evidence = {
+    what: 'lent',
+    id: nextId(),
+    day: '2026-11-22',
+    by: 'Tomas Ekrem',
+    to: 'Ostrel School',
+  };
+  units = units.map((unit) => (unit.nickname === 'Amateur 1' ? withEvidence(unit, lent) : unit));
+  return { revisions, units };
+}

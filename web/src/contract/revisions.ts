@@ -1,0 +1,78 @@
+import {
+  ContentMarkSchema,
+  type Cost,
+  EvidenceSchema,
+  OverruledSchema,
+  RevisionSchema,
+} from '@umbrex/core/model';
+import type { Blocker, ChoiceToMake, SheetCost } from '@umbrex/core/publish';
+import { z } from 'zod';
+
+const { reason, effectiveFrom } = RevisionSchema.shape;
+
+/** Which state of a plan is meant: a published one by its number, or the draft. */
+export const StateSchema = z.union([z.literal('draft'), z.number().int().min(1)]);
+export type State = z.infer<typeof StateSchema>;
+
+/** A draft is published as it was looked at: its content, and the revision that was the newest then. */
+export const PublishSchema = z.strictObject({
+  /** The draft by its content, as the page that asks gave it. */
+  draft: ContentMarkSchema,
+  /** The newest number then; 0 where nothing was published. */
+  after: z.number().int().min(0),
+  reason,
+  effectiveFrom,
+  overruled: z
+    .array(OverruledSchema.pick({ mark: true, reason: true }))
+    .max(500)
+    .default([]),
+  /** The choices that somebody made now, as the draft has them. */
+  decided: z.array(RevisionSchema.shape.decided.unwrap().element.shape.choice).max(20).default([]),
+});
+
+/** What is said of a revision wherever revisions are listed. */
+export const RevisionHeadSchema = RevisionSchema.omit({ plan: true });
+export type RevisionHead = z.infer<typeof RevisionHeadSchema> & {
+  readonly withdrawn: { readonly on: string; readonly by: string; readonly reason: string } | null;
+};
+
+const [factory, , loaded, other, contradicted, checked, lent, returned, backup, prepared] =
+  EvidenceSchema.options;
+const SERVER = { id: true } as const;
+/**
+ * What somebody says of sets. Of one that was loaded it is said with which state of the plan, and the server knows what that put there; what was
+ * read of a set comes with its contents, by another way.
+ */
+export const SeenSchema = z.discriminatedUnion('what', [
+  factory.omit(SERVER),
+  loaded.omit({ ...SERVER, planId: true, revision: true, described: true }).extend({ of: StateSchema }),
+  other.omit(SERVER),
+  contradicted.omit(SERVER),
+  checked.omit(SERVER),
+  lent.omit(SERVER),
+  returned.omit(SERVER),
+  backup.omit(SERVER),
+  prepared.omit(SERVER),
+]);
+export type Seen = z.infer<typeof SeenSchema>;
+
+/** The same of several sets, each from the version that was looked at. */
+export const SeenOfSetsSchema = z.strictObject({
+  sets: z
+    .array(z.strictObject({ id: z.uuid(), version: z.number().int() }))
+    .min(1)
+    .max(500),
+  seen: SeenSchema,
+});
+
+/** What a coordinator looks at before a draft is published. */
+export interface PublishView {
+  /** The draft by its content. */
+  readonly draft: string;
+  /** The newest number; 0 where nothing was published. */
+  readonly after: number;
+  readonly sheets: readonly SheetCost[];
+  readonly blockers: readonly Blocker[];
+  readonly cost: Cost;
+  readonly choices: readonly ChoiceToMake[];
+}

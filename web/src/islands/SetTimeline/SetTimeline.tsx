@@ -1,0 +1,217 @@
+import { type CheckKind, PREPARATIONS, type Preparation, type Unit } from '@umbrex/core/model';
+import { type ReactNode, useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledText } from '../../components/LabelledText';
+import type { Seen } from '../../contract/revisions';
+import { CHECK_CHOICES, PREPARED_TEXT, RESULT_TEXT, type TimelineEntry } from '../../messages/rollout';
+import { guarded } from '../../ui/guarded';
+import { Part } from '../../ui/Part';
+import { call } from '../desk/api';
+import { sayAfterLoad } from '../desk/deskStore';
+import { useAttempt } from '../desk/useAttempt';
+
+interface Props {
+  readonly planId: string;
+  readonly unit: Pick<Unit, 'id' | 'nickname'>;
+  readonly version: number;
+  readonly entries: readonly TimelineEntry[];
+  readonly checks: readonly { check: CheckKind; isOld: boolean; result: keyof typeof RESULT_TEXT }[];
+  readonly prepared: readonly Preparation[];
+  readonly lentTo: string | null;
+  readonly mayEdit: boolean;
+  readonly today: string;
+}
+/** What somebody says, of the day it is. */
+type Say = (seen: Seen, text: string) => Promise<boolean>;
+
+/** What was seen and done with one set, newest first; and what can be said of it. */
+function SetTimelineIsland(props: Props) {
+  const { planId, unit, version, entries, checks, mayEdit } = props;
+  const { busy, attempt } = useAttempt(
+    'Something of this set was changed meanwhile. Load the page again, then say it once more.',
+  );
+  const say: Say = (seen, text) =>
+    attempt(async () => {
+      const sets = [{ id: unit.id, version }];
+      const { editId } = await call('POST /api/plans/[planId]/seen', { planId }, { sets, seen });
+      sayAfterLoad({ text: `${unit.nickname}: ${text}.`, kind: 'done', editId });
+      window.location.reload();
+      return undefined;
+    });
+  const old = checks.filter(({ isOld }) => isOld);
+  return (
+    <section className="mt-6 max-w-3xl" aria-labelledby="timeline">
+      <h2 id="timeline" className="text-lg font-bold">
+        What was seen and done
+      </h2>
+      {old.length > 0 && (
+        <p className="finding text-plain" data-severity="warning">
+          Long ago: {old.map(({ check }) => CHECK_CHOICES.find(([id]) => id === check)?.[1]).join(', ')}. Try
+          it again.
+        </p>
+      )}
+      {entries.length === 0 ? (
+        <p className="muted">Nothing is written down yet.</p>
+      ) : (
+        <ol className="mt-1">
+          {entries.map(({ id, text, when, isAboutMemory }) => (
+            <li key={id} className="border-t border-base-300 py-1">
+              <span className={isAboutMemory ? 'font-semibold' : ''}>{text}</span>{' '}
+              <span className="muted text-small">{when}</span>
+            </li>
+          ))}
+        </ol>
+      )}
+      {mayEdit && (
+        <div className="print-hide mt-3 space-y-2">
+          <Prepare {...props} {...{ say, busy }} />
+          <Check {...props} {...{ say, busy }} />
+          <Lend {...props} {...{ say, busy }} />
+          <Backup {...props} {...{ say, busy }} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+type Saying = Props & { say: Say; busy: boolean };
+
+/** What is made ready before somebody works on it. */
+function Prepare({ prepared, say, busy, today }: Saying) {
+  return (
+    <Part title="Before the work" state={`${prepared.length} of ${PREPARATIONS.length} ready`}>
+      <div className="flex flex-wrap gap-2">
+        {PREPARATIONS.map((done) =>
+          prepared.includes(done) ? (
+            <span key={done} className="px-2 leading-8">
+              {PREPARED_TEXT[done]}: yes
+            </span>
+          ) : (
+            <button
+              key={done}
+              type="button"
+              className="btn btn-outline btn-sm"
+              disabled={busy}
+              onClick={() => void say({ what: 'prepared', done, day: today, by: '' }, PREPARED_TEXT[done])}
+            >
+              {PREPARED_TEXT[done]}
+            </button>
+          ),
+        )}
+      </div>
+    </Part>
+  );
+}
+
+function Check({ checks, say, busy, today }: Saying) {
+  const [check, setCheck] = useState<CheckKind>('read-back');
+  const [result, setResult] = useState<keyof typeof RESULT_TEXT>('undecided');
+  const [note, setNote] = useState('');
+  const passed = checks.filter((one) => one.result === 'pass').length;
+  return (
+    <Part
+      title="A check"
+      state={checks.length === 0 ? 'none yet' : `${passed} of ${checks.length} as they should be`}
+    >
+      <Line
+        send={() =>
+          void say({ what: 'checked', check, result, note, day: today, by: '' }, 'the check is written down')
+        }
+        busy={busy}
+      >
+        <LabelledSelect
+          title="What was tried"
+          value={check}
+          options={CHECK_CHOICES}
+          set={setCheck}
+          width="w-72"
+        />
+        <LabelledSelect
+          title="How it was"
+          value={result}
+          options={Object.entries(RESULT_TEXT) as [keyof typeof RESULT_TEXT, string][]}
+          set={setResult}
+          width="w-52"
+        />
+        <LabelledText title="A word on it" value={note} set={setNote} most={200} />
+      </Line>
+    </Part>
+  );
+}
+
+function Lend({ lentTo, say, busy, today }: Saying) {
+  const [to, setTo] = useState('');
+  if (lentTo !== null)
+    return (
+      <Part title="On loan" state={`to ${lentTo}`}>
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          disabled={busy}
+          onClick={() => void say({ what: 'returned', day: today, by: '' }, 'it is back')}
+        >
+          It came back
+        </button>
+      </Part>
+    );
+  return (
+    <Part title="On loan" state="no">
+      <Line
+        send={() => void say({ what: 'lent', to: to.trim(), day: today, by: '' }, `lent to ${to.trim()}`)}
+        busy={busy || to.trim() === ''}
+      >
+        <LabelledText title="To whom" value={to} set={setTo} most={60} />
+      </Line>
+    </Part>
+  );
+}
+
+/** What it held before somebody works on it: where that is kept. */
+function Backup({ say, busy, today }: Saying) {
+  const [how, setHow] = useState<'photographed' | 'read'>('photographed');
+  const [where, setWhere] = useState('');
+  return (
+    <Part title="What it held before" state="kept where somebody finds it">
+      <Line
+        send={() =>
+          void say(
+            { what: 'backup', how, where: where.trim(), day: today, by: '' },
+            'it is written down where that is',
+          )
+        }
+        busy={busy || where.trim() === ''}
+      >
+        <LabelledSelect
+          title="How"
+          value={how}
+          options={[
+            ['photographed', 'photographed'],
+            ['read', 'read by a cable'],
+          ]}
+          set={setHow}
+          width="w-44"
+        />
+        <LabelledText title="Where it is kept" value={where} set={setWhere} most={120} />
+      </Line>
+    </Part>
+  );
+}
+
+function Line({ send, busy, children }: { send: () => void; busy: boolean; children: ReactNode }) {
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+    >
+      {children}
+      <button type="submit" className="btn btn-primary btn-sm" disabled={busy}>
+        Write it down
+      </button>
+    </form>
+  );
+}
+
+export const SetTimeline = guarded('SetTimeline', SetTimelineIsland);

@@ -1,0 +1,68 @@
+import { reviewPlan } from '@umbrex/core/check';
+import type { Person } from '@umbrex/core/model';
+import { blockersOf, choicesOf, costOf, type SheetCost } from '@umbrex/core/publish';
+import type { Knex } from 'knex';
+import type { PublishView } from '../../contract/revisions';
+import type { DraftNames } from '../../messages/revisions';
+import { contentMark } from '../contentMark';
+import { type Desk, today } from '../desk';
+import { namePressesOf, setsWithSheets, stopsOf } from '../sheetPage';
+import { listThings } from '../store/store';
+
+/** What every set's sheet for the draft comes to. */
+async function sheetCosts(desk: Desk): Promise<SheetCost[]> {
+  const costs: SheetCost[] = [];
+  for await (const { unit, kind, prepared } of setsWithSheets(desk)) {
+    const { id: unitId, descriptionId, personId } = unit;
+    const common = { unitId, descriptionId, personId };
+    if (!prepared) {
+      costs.push({
+        ...common,
+        isBroken: true,
+        stops: [],
+        isTouched: false,
+        presses: 0,
+        namePresses: 0,
+        minutes: 0,
+      });
+      continue;
+    }
+    const { changes, sheet, proof } = prepared;
+    costs.push({
+      ...common,
+      isBroken: false,
+      stops: stopsOf(desk, unit, kind.description, prepared),
+      isTouched: changes.places.length > 0 || changes.settings.length > 0,
+      presses: sheet.presses,
+      namePresses: namePressesOf(prepared),
+      minutes: proof.minutes,
+    });
+  }
+  return costs;
+}
+
+/** What a coordinator looks at before a draft is published: what stops it, what it costs, and which choices it makes. */
+export async function publishView(db: Knex, desk: Desk): Promise<PublishView> {
+  const { plan } = desk.state;
+  const { workspace, grounds, revisions } = desk;
+  const people: Person[] = (await listThings(db, 'person', workspace.id)).map(({ value }) => value);
+  const sheets = await sheetCosts(desk);
+  const [newest] = revisions;
+  return {
+    draft: contentMark(plan),
+    after: newest?.number ?? 0,
+    sheets,
+    blockers: blockersOf(plan, reviewPlan(plan, { today: today() }), sheets, grounds.unsettled),
+    cost: costOf(sheets),
+    choices: choicesOf(plan, sheets, people, newest?.decided ?? []),
+  };
+}
+
+/** What ids stand for in what is said of a draft. */
+export function draftNames({ state, descriptions, fleet }: Desk): DraftNames {
+  return {
+    channels: new Map(state.plan.channels.map(({ id, name }) => [id, name])),
+    kinds: new Map(descriptions.map(({ description: { id, title } }) => [id, title])),
+    units: new Map(fleet.map(({ id, nickname }) => [id, nickname])),
+  };
+}
