@@ -134,6 +134,7 @@ export function demoHistory(
         descriptionId: unit.descriptionId,
         personId: unit.personId,
         isBroken: false,
+        isUpToDate: false,
         stops: [],
         isTouched: changes.places.length > 0 || changes.settings.length > 0,
         presses: sheet.presses,

@@ -14,6 +14,8 @@ export interface SheetCost {
   readonly stops: readonly SheetStop[];
   /** Whether anything in it changes. */
   readonly isTouched: boolean;
+  /** Whether it holds what it should hold so far: if anything changes, then by this draft alone. */
+  readonly isUpToDate: boolean;
   readonly presses: number;
   readonly namePresses: number;
   readonly minutes: number;

@@ -58,8 +58,11 @@ export const PREPARED_TEXT = {
   'beeps-quiet': 'beeps quiet',
 } as const;
 
-/** One entry of a set's timeline, in words. @param planName of a plan by its id */
-export function evidenceText(evidence: Evidence, planName: (id: string) => string | undefined): string {
+/** One entry of a set's timeline, in words. @param planName of a plan by its id; `null` for the one that is looked at anyway */
+export function evidenceText(
+  evidence: Evidence,
+  planName: (id: string) => string | null | undefined,
+): string {
   switch (evidence.what) {
     case 'factory':
       return 'as the factory left it: new, or just reset';
@@ -69,9 +72,9 @@ export function evidenceText(evidence: Evidence, planName: (id: string) => strin
       const { planId, revision, way } = evidence;
       if (planId === null) return 'somebody says that this group’s channels are in it';
       const state = revision === null ? 'a draft' : `revision ${revision}`;
-      return [`loaded with ${state} of ${planName(planId) ?? 'a plan that is gone'}`, WAY_TEXT[way]]
-        .filter(Boolean)
-        .join(', ');
+      const name = planName(planId);
+      const plan = name === null ? '' : ` of ${name ?? 'a plan that is gone'}`;
+      return [`loaded with ${state}${plan}`, WAY_TEXT[way]].filter(Boolean).join(', ');
     }
     case 'other':
       return 'it holds something that nobody wrote down';

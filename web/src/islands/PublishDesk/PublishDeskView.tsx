@@ -62,6 +62,9 @@ function Looked(desk: Desk & { view: PublishView }) {
 function Costs({ view, planId, names }: Desk & { view: PublishView }) {
   const { cost, sheets } = view;
   const touched = sheets.filter(({ isTouched }) => isTouched);
+  const again = touched.filter(({ isUpToDate }) => isUpToDate);
+  const sum = (those: readonly SheetCost[], of: 'presses' | 'minutes') =>
+    Math.ceil(those.reduce((all, sheet) => all + Math.ceil(sheet[of]), 0));
   const still = sheets.filter(({ isTouched, isBroken }) => !isTouched && !isBroken);
   return (
     <section aria-labelledby="cost">
@@ -73,6 +76,13 @@ function Costs({ view, planId, names }: Desk & { view: PublishView }) {
           ? 'No set has to change.'
           : `${counted(cost.touched, 'set')} of ${cost.sets} ${cost.touched === 1 ? 'changes' : 'change'}, of ${counted(cost.people, 'person', 'people')}: ${counted(cost.presses, 'press', 'presses')}, about ${hoursText(cost.minutes)} in all at a calm pace.`}
       </p>
+      {again.length > 0 && (
+        <p>
+          {again.length === 1 ? 'One of them is' : `${again.length} of them are`} up to date now, and would
+          have to be loaded again for this: {counted(sum(again, 'presses'), 'press', 'presses')}, about{' '}
+          {hoursText(sum(again, 'minutes'))}. The others wait for their sheets anyway.
+        </p>
+      )}
       <Part title="Sets that change" state={counted(touched.length, 'set')}>
         <SetList {...{ planId, names }} sheets={touched} />
       </Part>

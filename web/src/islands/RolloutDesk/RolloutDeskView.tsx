@@ -142,7 +142,7 @@ function Sets({ shown, chosen, choose, mayEdit, planId, number }: Desk) {
         <li
           key={row.unitId}
           data-item
-          className="grid grid-cols-[auto_minmax(0,1.3fr)_minmax(0,1.6fr)_auto] items-baseline gap-x-3 border-b border-base-300 py-1 break-inside-avoid max-md:grid-cols-[auto_minmax(0,1fr)_auto]"
+          className="grid grid-cols-[auto_minmax(0,1fr)_minmax(0,1.2fr)_4.5rem] items-baseline gap-x-3 border-b border-base-300 py-1 break-inside-avoid max-md:grid-cols-[auto_minmax(0,1fr)_4.5rem]"
         >
           {mayEdit ? (
             <label className="print-hide flex min-h-6 min-w-6 items-center self-start pt-0.5">

@@ -1,20 +1,24 @@
 import { reviewPlan } from '@umbrex/core/check';
-import type { Person } from '@umbrex/core/model';
+import type { Person, Plan } from '@umbrex/core/model';
 import { blockersOf, choicesOf, costOf, type SheetCost } from '@umbrex/core/publish';
+import { isKnown } from '@umbrex/core/standing';
 import type { Knex } from 'knex';
 import type { PublishView } from '../../contract/revisions';
 import type { DraftNames } from '../../messages/revisions';
 import { contentMark } from '../contentMark';
-import { type Desk, today } from '../desk';
-import { namePressesOf, setsWithSheets, stopsOf } from '../sheetPage';
+import { type Desk, inForce, today } from '../desk';
+import { revisionPlan } from '../repositories/revisions';
+import { loadedBy, namePressesOf, setsWithSheets, stopsOf } from '../sheetPage';
 import { listThings } from '../store/store';
 
 /** What every set's sheet for the draft comes to. */
-async function sheetCosts(desk: Desk): Promise<SheetCost[]> {
+async function sheetCosts(desk: Desk, current: Plan | undefined): Promise<SheetCost[]> {
   const costs: SheetCost[] = [];
+  const isLoadedNow = current && loadedBy(desk, current);
   for await (const { unit, kind, prepared } of setsWithSheets(desk)) {
     const { id: unitId, descriptionId, personId } = unit;
-    const common = { unitId, descriptionId, personId };
+    const isUpToDate = isKnown(unit.holds) && isLoadedNow?.(unit) === true;
+    const common = { unitId, descriptionId, personId, isUpToDate };
     if (!prepared) {
       costs.push({
         ...common,
@@ -46,8 +50,9 @@ export async function publishView(db: Knex, desk: Desk): Promise<PublishView> {
   const { plan } = desk.state;
   const { workspace, grounds, revisions } = desk;
   const people: Person[] = (await listThings(db, 'person', workspace.id)).map(({ value }) => value);
-  const sheets = await sheetCosts(desk);
   const [newest] = revisions;
+  const now = inForce(revisions, today());
+  const sheets = await sheetCosts(desk, now && (await revisionPlan(db, workspace.id, plan.id, now.number)));
   return {
     draft: contentMark(plan),
     after: newest?.number ?? 0,

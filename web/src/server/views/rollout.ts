@@ -1,7 +1,7 @@
 import { memoryWord, onLoan } from '@umbrex/core/evidence';
 import type { Cell } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
-import { isKnown, standingOf } from '@umbrex/core/standing';
+import { isKnown, STANDINGS, standingOf } from '@umbrex/core/standing';
 import type { Knex } from 'knex';
 import { allows } from '../../contract/roles';
 import type { Coverage, RolloutRow } from '../../contract/rollout';
@@ -65,7 +65,9 @@ export async function rolloutView(db: Knex, desk: Desk) {
       way: prepared?.sheet.way ?? 'unknown',
       presses: isDone ? 0 : (prepared?.sheet.presses ?? 0),
       minutes: isDone ? 0 : Math.ceil(prepared?.proof.minutes ?? 0),
-      word: word ? `${evidenceText(word, (id) => planNames.get(id))}, ${evidenceWhen(word)}` : '',
+      word: word
+        ? `${evidenceText(word, (id) => (id === plan.id ? null : planNames.get(id)))}, ${evidenceWhen(word)}`
+        : '',
       lentTo: onLoan(unit)?.to ?? '',
     });
     if (prepared) count(coverage, prepared, isKnown(unit.holds));
@@ -74,7 +76,7 @@ export async function rolloutView(db: Knex, desk: Desk) {
   return {
     number: shown,
     head: revisions.find(({ number }) => number === shown),
-    rows,
+    rows: rows.sort(byWhatIsToDo),
     coverage: [...coverage].map(
       ([channelId, sets]): Coverage => ({ channelId, name: names.get(channelId) ?? '', ...sets }),
     ),
@@ -84,6 +86,12 @@ export async function rolloutView(db: Knex, desk: Desk) {
   };
 }
 export type RolloutView = NonNullable<Awaited<ReturnType<typeof rolloutView>>>;
+
+/** What is to do first; among those by name. */
+function byWhatIsToDo(a: RolloutRow, b: RolloutRow): number {
+  const at = ({ standing }: RolloutRow) => (standing ? STANDINGS.indexOf(standing.state) : -1);
+  return at(a) - at(b) || a.nickname.localeCompare(b.nickname, 'en', { numeric: true });
+}
 
 /** Whether the plan puts or sets anything in a set. */
 function wantsAnything({ fit, wanted }: Prepared): boolean {
