@@ -34,9 +34,14 @@ function holdsBy(evidence: MemoryEvidence, contents: Holds | undefined): Holds {
  * @param contents what it holds, where it was read or loaded
  */
 export function withEvidence(unit: Unit, evidence: Evidence, contents?: Holds): Unit {
-  const timeline = keptOf([...unit.timeline, evidence]);
-  if (!isAboutMemory(evidence)) return { ...unit, timeline };
-  return { ...unit, timeline, holds: holdsBy(evidence, contents), accepts: [], start: 'absolute' };
+  const noted = withEntry(unit, evidence);
+  if (!isAboutMemory(evidence)) return noted;
+  return { ...noted, holds: holdsBy(evidence, contents), accepts: [], start: 'absolute' };
+}
+
+/** A set with one more entry in its timeline; what it is said to hold is as it was given. */
+export function withEntry(unit: Unit, evidence: Evidence): Unit {
+  return { ...unit, timeline: keptOf([...unit.timeline, evidence]) };
 }
 
 /** The evidence that somebody gave by saying what a set holds, in a form or a table. */

@@ -134,9 +134,9 @@ export function loadedBy(desk: Desk, plan: Plan = desk.state.plan): (unit: Unit)
   };
 }
 
-/** The sets that were loaded and would be loaded otherwise now, by id. One of which that cannot be told is on the Sheets page. */
-export function setsToChange(desk: Desk): string[] {
-  const isLoadedNow = loadedBy(desk);
+/** The sets that were loaded and would be loaded otherwise now, with a state of the plan, by id. One of which that cannot be told is on the Sheets page. */
+export function setsToChange(desk: Desk, plan: Plan): string[] {
+  const isLoadedNow = loadedBy(desk, plan);
   return desk.units.flatMap(({ unit }) =>
     unit.holds.what === 'plan' && isLoadedNow(unit) === false ? [unit.id] : [],
   );

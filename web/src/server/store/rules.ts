@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { evidenceFrom, isAboutMemory, withEvidence } from '@umbrex/core/evidence';
+import { evidenceFrom, isAboutMemory, withEntry } from '@umbrex/core/evidence';
 import type { Unit } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { type Kind, SCHEMAS, type Things } from '../../contract/things';
@@ -121,7 +121,7 @@ async function withItsWord({ trx }: At, unit: Unit, before: Unit | null): Promis
     `select name from account where id = nullif(current_setting('umbrex.account', true), '')::uuid`,
   );
   const evidence = evidenceFrom(unit.holds, randomUUID(), rows[0]?.name ?? '');
-  return withEvidence(unit, evidence, unit.holds);
+  return withEntry(unit, evidence);
 }
 
 function missing(path: string, what: string, id: string): BadInput {

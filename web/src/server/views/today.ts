@@ -1,13 +1,14 @@
 import { whatIsDue } from '@umbrex/core/today';
 import { allows } from '../../contract/roles';
 import { getDb } from '../db';
-import { type Desk, today } from '../desk';
+import { type Desk, inForce, today } from '../desk';
+import { revisionPlan } from '../repositories/revisions';
 import { setsToChange } from '../sheetPage';
 import { listThings } from '../store/store';
 
 /** What waits for somebody today, for those who can do it; and the nets, for everybody. */
 export async function todayView(desk: Desk) {
-  const { session, workspace, state, board, units, descriptions } = desk;
+  const { session, workspace, state, board, units, descriptions, revisions } = desk;
   const { plan } = state;
   const mayEdit = allows(session.role, 'editor');
   const [people, stations, nets] = await Promise.all([
@@ -16,13 +17,16 @@ export async function todayView(desk: Desk) {
     listThings(getDb(), 'net', workspace.id),
   ]);
   const sets = units.map(({ unit }) => unit);
+  // What sets should hold is what was published, where anything was.
+  const now = inForce(revisions, today());
+  const wanted = now && mayEdit ? await revisionPlan(getDb(), workspace.id, plan.id, now.number) : plan;
   const due = mayEdit
     ? whatIsDue({
         plan,
         board,
         people: people.map(({ value }) => value),
         units: sets,
-        toChange: new Set(setsToChange(desk)),
+        toChange: new Set(setsToChange(desk, wanted)),
         descriptions: descriptions.map(({ description }) => description),
         stations: stations.map(({ value }) => value),
         today: today(),
