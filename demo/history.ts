@@ -1,8 +1,11 @@
+import { type BenchJob, scheduleBench } from '@umbrex/core/bench';
 import { withEvidence } from '@umbrex/core/evidence';
 import { carriedBy } from '@umbrex/core/fit';
 import { compose, heldAfter, type UnitState } from '@umbrex/core/flow';
 import { groundsOf } from '@umbrex/core/grounds';
 import {
+  type BenchDay,
+  BenchDaySchema,
   type Description,
   type Evidence,
   type LoadedBy,
@@ -104,7 +107,8 @@ export function demoHistory(
   shipped: readonly Unit[],
   people: readonly Person[],
   stations: readonly Station[],
-): { revisions: Revision[]; units: Unit[] } {
+  today: string,
+): { revisions: Revision[]; units: Unit[]; bench: BenchDay } {
   const kinds = new Map(descriptions.map((description) => [description.id, description]));
   const marks = Object.fromEntries(
     descriptions.map((description) => [description.id, contentMark(description)]),
@@ -116,6 +120,7 @@ export function demoHistory(
     ids += 1;
     return `00000000-0000-4000-8000-${String(ids).padStart(12, '0')}`;
   };
+  let costs: SheetCost[] = [];
   const revisions = STATES.map((state, i): Revision => {
     const number = i + 1;
     const of = planOf(plan, state);
@@ -127,7 +132,7 @@ export function demoHistory(
       const as: UnitState = { ...unit, sender: senderOf(grounds, unit), carriesGroups: carriedBy(of, unit) };
       return { description, prepared: compose(of, description, as, others) };
     };
-    const costs = units.map((unit): SheetCost => {
+    costs = units.map((unit): SheetCost => {
       const { sheet, changes } = composed(unit).prepared;
       return {
         unitId: unit.id,
@@ -187,5 +192,63 @@ export function demoHistory(
     to: 'Ostrel School',
   };
   units = units.map((unit) => (unit.nickname === 'Amateur 1' ? withEvidence(unit, lent) : unit));
-  return { revisions, units };
+  const bench = benchDay(plan, STATES.length, units, people, costs, today);
+  return { revisions, units, bench };
+}
+
+/** A day at the community hall, next Saturday: the hand-helds of Watch and Club that wait, by three who help. */
+function benchDay(
+  { id: planId }: Plan,
+  revision: number,
+  units: readonly Unit[],
+  people: readonly Person[],
+  costs: readonly SheetCost[],
+  today: string,
+): BenchDay {
+  const hours = [
+    ['Ines Korvald', 0, 240],
+    ['Tomas Ekrem', 0, 180],
+    ['Freya Dunlokk', 60, 240],
+  ] as const;
+  const there = hours.map(([name, fromMin, toMin]) => {
+    const person = people.find((one) => one.name === name);
+    if (!person) throw new Error(`demo: nobody called ${name}`);
+    return { id: person.id, fromMin, toMin };
+  });
+  const minutes = new Map(costs.map((cost) => [cost.unitId, cost]));
+  const sets = units.filter(
+    ({ id, nickname, holds }) =>
+      /^(Club|Watch) [1-9]$/.test(nickname) && holds.what === 'unknown' && minutes.get(id)?.isTouched,
+  );
+  const here = new Set(there.map(({ id }) => id));
+  const job: BenchJob = {
+    format: 'umbrex/bench@1',
+    untilMin: 240,
+    people: there,
+    stands: [],
+    masters: [],
+    sets: sets.map(({ id, personId }) => ({
+      id,
+      personId: personId !== null && here.has(personId) ? personId : null,
+      ways: [{ way: 'keys', minutes: Math.max(1, Math.ceil(minutes.get(id)?.minutes ?? 1)), masterIds: [] }],
+    })),
+  };
+  const { tasks, lowerBoundMin } = scheduleBench(job);
+  return BenchDaySchema.parse({
+    id: '00000000-0000-4000-8000-000000009001',
+    name: 'Load day at the hall',
+    planId,
+    revision,
+    day: nextSaturday(today),
+    people: there,
+    stands: 0,
+    setIds: sets.map(({ id }) => id),
+    tasks,
+    lowerBoundMin,
+  });
+}
+
+/** The next Saturday after a day, both as YYYY-MM-DD. */
+function nextSaturday(today: string): string {
+  return later(today, ((6 - new Date(today).getUTCDay() + 6) % 7) + 1);
 }

@@ -64,10 +64,12 @@ export async function ensureWorkspace(db: Knex, demo: boolean, history = false):
     let units = z.array(UnitSchema).parse(JSON.parse(here('./ostrel-units.json')));
     if (history) {
       const descriptions = shippedDescriptions();
-      const done = demoHistory(demoPlan(), descriptions, units, people, stations);
+      const today = new Date().toISOString().slice(0, 10);
+      const done = demoHistory(demoPlan(), descriptions, units, people, stations, today);
       for (const revision of done.revisions)
         await insertRevision(trx, WORKSPACE_ID, revision, descriptions, null);
       units = done.units;
+      await addThing(trx, 'bench', WORKSPACE_ID, done.bench.id, done.bench);
     }
     for (const unit of units) await addThing(trx, 'unit', WORKSPACE_ID, unit.id, unit);
   });

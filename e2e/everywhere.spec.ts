@@ -17,6 +17,7 @@ const VIEWS = [
   '/revisions',
   '/revisions/compare?from=1&to=3',
   '/rollout',
+  '/bench',
   '/sheets',
   '/nets',
   '/list',
@@ -37,6 +38,17 @@ const PREPARE: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.keyboard.press('Enter');
     await expect(page.getByText('nearest first')).toBeVisible();
   },
+  '/rollout': async (page) => {
+    await page.getByLabel('Choose Club 7').check();
+    await page
+      .getByRole('button', { name: /^The message for / })
+      .first()
+      .click();
+  },
+  '/bench': async (page) => {
+    await page.getByText('Who helps', { exact: true }).click();
+    await page.getByText('Which sets', { exact: true }).click();
+  },
   '/fit': (page) => page.locator('[id^="cell-"]').nth(2).click(),
   'what a set holds': async (page) => {
     await page.getByText('Say what it holds now').click();
@@ -50,7 +62,7 @@ test('axe finds nothing on any view in either theme, and at 390 px nothing runs 
   context,
   baseURL,
 }) => {
-  test.setTimeout(600_000);
+  test.setTimeout(900_000);
   await context.addCookies([{ name: 'umbrex-theme', value: 'watch', url: baseURL ?? '' }]);
   const path = await planPath(page);
   await open(page, `${path}/sheets`);

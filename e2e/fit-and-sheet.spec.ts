@@ -72,7 +72,7 @@ test('the sheet prints without the desk around it, on A4 and Letter', async ({ p
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation')).toBeHidden();
   await expect(page.getByRole('textbox', { name: /Entry line/ })).toBeHidden();
-  await expect(page.getByText(/Watch 1 · Page hand-held · Ostrel plan, draft/)).toBeVisible();
+  await expect(page.getByText(/Watch 1 · Page hand-held · Ostrel plan, revision 3/)).toBeVisible();
   for (const format of ['A4', 'Letter'] as const)
     expect((await page.pdf({ format })).length).toBeGreaterThan(20_000);
 });
@@ -302,7 +302,7 @@ test('a setting of the whole set is wanted alike on every set of a kind, and eac
   await page.getByLabel('Call bell').selectOption('4');
   await page.getByRole('button', { name: 'Save for every Pocket radio' }).click();
   await expect(page.getByText('The settings of every Pocket radio are saved.')).toBeVisible();
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Neighbour 1 / }).click();
   await expect(page.getByRole('heading', { name: 'The whole set' })).toBeVisible();
   await expect(page.getByText('For the whole set, Call bell: 4')).toBeVisible();
@@ -325,7 +325,7 @@ test('settings differ by role, and the key map of each set shows them', async ({
     await expect(page.getByText('The settings of every Page hand-held of Watch are saved.')).toBeVisible();
   };
   const mapOf = async (nickname: string) => {
-    await open(page, `${path}/sheets`);
+    await open(page, `${path}/sheets?of=draft`);
     await page.getByRole('link', { name: new RegExp(`^${nickname} `) }).click();
     await expect(page.getByRole('heading', { name: nickname })).toBeVisible();
     return page.getByRole('listitem').filter({ hasText: 'set under Side key, long' });
@@ -354,7 +354,7 @@ test('names are left for another day on every set of a kind, and written on one 
   const naming = page.getByLabel('Names on displays of every Guided hand-held');
   await naming.selectOption('left for another day');
   await expect(page.getByText('What is said of names on every Guided hand-held is saved.')).toBeVisible();
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link').filter({ hasText: 'Guided hand-held' }).first().click();
   await expect(page.getByText('The plan says: left for another day.')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Name of / })).toHaveCount(0);
@@ -384,10 +384,10 @@ test('a group is left off a kind on the board, and carried by one set of it all 
   await expect(reasons.getByText('not carried', { exact: true })).toBeVisible();
   await expect(reasons).toContainText('This kind of set does not carry the channel’s group.');
   const sheetOf = async () => {
-    await open(page, `${path}/sheets`);
+    await open(page, `${path}/sheets?of=draft`);
     const link = page.getByRole('link').filter({ hasText: 'Bank hand-held' }).first();
     await link.click();
-    await page.waitForURL(/\/sheets\/[0-9a-f-]+$/);
+    await page.waitForURL(/\/sheets\/[0-9a-f-]+\?of=draft$/);
     return (await page.getByRole('heading', { level: 1 }).textContent())?.trim() ?? '';
   };
   const nickname = await sheetOf();

@@ -30,7 +30,7 @@ test('a trunked site goes into the plan by its control channels; the tower that 
   await page.getByRole('button', { name: 'Save channel' }).click();
   await expect(page.getByText(`${name} is saved.`)).toBeVisible();
 
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Base network scanner / }).click();
   await expect(page.getByRole('heading', { name: 'Base network scanner' })).toBeVisible();
   await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();

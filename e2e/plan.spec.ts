@@ -255,13 +255,13 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await expect(page.getByText('They stay silent for 3 events')).toBeVisible();
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   const hall = page.getByRole('link', { name: /^Hall alert / });
   await expect(hall).toContainText('Set to one area alone, it ignores 099001.');
   await hall.click();
   await expect(page.getByRole('heading', { name: 'Area 099002: number 101, label AREA 1' })).toBeVisible();
   await expect(page.getByText('For the whole set, Listen for: ONE AREA')).toBeVisible();
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Ferry alert / }).click();
   await expect(page.getByText('Press until it shows FLOOD WATCH.')).toBeVisible();
   await expect(
@@ -274,7 +274,7 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await page.getByLabel('Weather transmitter heard there, MHz').selectOption('162.4000');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Ferry alert is saved' })).toBeVisible();
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Ferry alert / }).click();
   await expect(page.getByText(/^Areas: 099003 /)).toBeVisible();
   await open(page, path);

@@ -36,6 +36,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/revisions': 'member',
   '/plans/[planId]/revisions/compare': 'member',
   '/plans/[planId]/rollout': 'member',
+  '/plans/[planId]/bench': 'editor',
   '/plans/[planId]/sheets': 'member',
   '/plans/[planId]/sheets/[unitId]': 'member',
   '/plans/[planId]/nets': 'observer',
@@ -88,6 +89,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /plans/[planId]/revisions/[number]/withdraw': 'coordinator',
   'POST /plans/[planId]/revisions/[number]/draft': 'editor',
   'POST /plans/[planId]/seen': 'member',
+  'POST /plans/[planId]/ways': 'editor',
   'POST /plans/[planId]/channels': 'editor',
   'POST /plans/[planId]/channels/several': 'editor',
   'PUT /plans/[planId]/order': 'editor',
@@ -123,6 +125,9 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /nets': 'editor',
   'PUT /nets/[id]': 'editor',
   'DELETE /nets/[id]': 'editor',
+  'POST /benches': 'editor',
+  'PUT /benches/[id]': 'editor',
+  'DELETE /benches/[id]': 'editor',
   'POST /edits/[editId]/undo': 'editor',
   // Last: they end the session they are called with.
   'DELETE /session/all': 'observer',
@@ -328,6 +333,24 @@ async function bodyFor(
         version: 1,
         value: { id: ids.id, name: 'Taken', startsAt: '2026-12-01T19:00', timeZone: 'UTC' },
       };
+    case 'PUT /benches/[id]':
+      return {
+        version: 1,
+        value: { id: ids.id, name: 'Taken', planId: ids.planId, revision: 1, day: '2026-12-05' },
+      };
+    case 'POST /plans/[planId]/revisions':
+      return { draft: 'a'.repeat(64), after: 3, reason: 'Taken', effectiveFrom: '2026-12-01' };
+    case 'POST /plans/[planId]/revisions/[number]/withdraw':
+      return { reason: 'Taken' };
+    case 'POST /plans/[planId]/revisions/[number]/draft':
+      return { version };
+    case 'POST /plans/[planId]/seen':
+      return {
+        sets: [{ id: ids.unitId, version: 1 }],
+        seen: { what: 'contradicted', day: '2026-12-01' },
+      };
+    case 'POST /plans/[planId]/ways':
+      return { of: 1, setIds: [], masterIds: [], standMin: 5 };
     case 'POST /edits/[editId]/undo':
       return {};
     default:

@@ -15,6 +15,7 @@ import * as documents from './20261205_documents';
 import * as carried from './20261206_carried';
 import * as moves from './20261207_moves';
 import * as revisions from './20261208_revisions';
+import * as bench from './20261209_bench';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -34,6 +35,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261206_carried', migration: carried },
   { name: '20261207_moves', migration: moves },
   { name: '20261208_revisions', migration: revisions },
+  { name: '20261209_bench', migration: bench },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -124,7 +124,7 @@ function isTooEarly(shop: Shop, sets: Shop['sets'], until: number): boolean {
   const opens = Math.min(...shop.people.map(({ from }) => from));
   const room = [
     ...shop.people.map((person) => timeOf(person, until)),
-    shop.stands * Math.max(0, until - opens),
+    shop.stands.length * Math.max(0, until - opens),
     ...ready.map((at) => Math.max(0, until - Math.max(at, opens))),
   ];
   return isWorthMore(chances, room, shop.people.length);

@@ -1,2 +1,3 @@
 export * from './job';
+export * from './resume';
 export { scheduleBench } from './schedule';

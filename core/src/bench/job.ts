@@ -17,9 +17,10 @@ export const BenchJobSchema = z
     format: z.literal('umbrex/bench@1'),
     untilMin: minute,
     people: z.array(z.strictObject({ id, fromMin: minute, toMin: minute })).max(100),
-    stands: z.array(z.strictObject({ id })).max(100),
+    /** From when on they are free; from the beginning where nothing is said. */
+    stands: z.array(z.strictObject({ id, fromMin: minute.optional() })).max(100),
     /** A master is a set that was loaded; where it is one of the day's sets, only once that is done. */
-    masters: z.array(z.strictObject({ id, setId: id })).max(100),
+    masters: z.array(z.strictObject({ id, setId: id, fromMin: minute.optional() })).max(100),
     sets: z
       .array(z.strictObject({ id, personId: id.nullable(), ways: z.array(WaySchema).max(20) }))
       .max(1000),

@@ -33,10 +33,10 @@ const LEFT = 1e6;
  * Places the sets in an order, each with what is wished where that can be, as early as it goes after what was placed before; what waits for
  * its master is tried again once that is loaded.
  */
-export function placeInOrder({ people, stands, masters, sets }: Shop, wishes: Wishes): Day {
+export function placeInOrder({ people, stands, masters, mastersFrom, sets }: Shop, wishes: Wishes): Day {
   const personFree = people.map(({ from }) => from);
-  const standFree = Array.from({ length: stands }, () => 0);
-  const masterFree = masters.map((set) => (set < 0 ? 0 : Number.POSITIVE_INFINITY));
+  const standFree = [...stands];
+  const masterFree = masters.map((set, i) => (set < 0 ? (mastersFrom[i] ?? 0) : Number.POSITIVE_INFINITY));
   const placed: Placed[] = [];
   let waiting = [...wishes.order];
   for (let isGoing = true; isGoing && waiting.length > 0; ) {
@@ -54,7 +54,7 @@ export function placeInOrder({ people, stands, masters, sets }: Shop, wishes: Wi
       if (one.stand >= 0) standFree[one.stand] = one.to;
       if (one.master >= 0) masterFree[one.master] = one.to;
       masters.forEach((is, master) => {
-        if (is === set) masterFree[master] = one.to;
+        if (is === set) masterFree[master] = Math.max(one.to, mastersFrom[master] ?? 0);
       });
     }
     waiting = left;

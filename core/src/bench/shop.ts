@@ -10,9 +10,12 @@ export interface Option {
 /** A bench day made ready for many tries. */
 export interface Shop {
   readonly people: readonly { readonly from: number; readonly to: number }[];
-  readonly stands: number;
+  /** From when on each stand is free. */
+  readonly stands: readonly number[];
   /** Of each master the set that it is; -1 where it was loaded before. */
   readonly masters: readonly number[];
+  /** From when on each master is free, where it was loaded before. */
+  readonly mastersFrom: readonly number[];
   /** Of each set who may do it, and how. */
   readonly sets: readonly { readonly people: readonly number[]; readonly options: readonly Option[] }[];
 }
@@ -24,8 +27,9 @@ export function shopOf(job: BenchJob): Shop {
   const everybody = job.people.map((_, i) => i);
   return {
     people: job.people.map(({ fromMin, toMin }) => ({ from: fromMin, to: Math.min(toMin, job.untilMin) })),
-    stands: job.stands.length,
+    stands: job.stands.map(({ fromMin = 0 }) => fromMin),
     masters: job.masters.map(({ setId }) => sets.get(setId) ?? -1),
+    mastersFrom: job.masters.map(({ fromMin = 0 }) => fromMin),
     sets: job.sets.map(({ personId, ways }, at) => {
       const owner = personId === null ? undefined : people.get(personId);
       return {

@@ -1,5 +1,7 @@
 import type { z } from 'zod';
 import {
+  type BenchDay,
+  BenchDaySchema,
   type Channel,
   ChannelSchema,
   type Net,
@@ -15,6 +17,7 @@ import {
   type Unit,
   UnitSchema,
 } from '../model/index';
+import { BENCH_FIELDS } from './benchDay';
 import { CHANNEL_FIELDS } from './channel';
 import type { Field, Fields } from './field';
 import { NET_FIELDS, PERSON_FIELDS, TEAM_FIELDS } from './people';
@@ -31,6 +34,7 @@ export interface FieldsOf {
   readonly team: Team;
   readonly station: Station;
   readonly net: Net;
+  readonly bench: BenchDay;
 }
 /** Which thing it is. */
 export type ThingKind = keyof FieldsOf;
@@ -107,6 +111,14 @@ export const THINGS: { readonly [K in ThingKind]: Thing<FieldsOf[K]> } = {
     fields: NET_FIELDS,
     nameOf: ({ name }) => name,
     marks: ({ name, startsAt }) => [`${name} ${startsAt}`],
+  },
+  bench: {
+    one: 'bench day',
+    many: 'bench days',
+    schema: BenchDaySchema,
+    fields: BENCH_FIELDS,
+    nameOf: ({ name }) => name,
+    marks: ({ name, day }) => [`${name} ${day}`],
   },
 };
 

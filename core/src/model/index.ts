@@ -1,4 +1,5 @@
 export * from './behaviour';
+export * from './benchDay';
 export * from './channel';
 export * from './content';
 export * from './decode';

@@ -1,6 +1,6 @@
 import { CTCSS_TENTHS_HZ, DCS_CODES, SERVICE_IDS } from '@umbrex/core/facts';
 import type { FieldsOf, Names } from '@umbrex/core/fields';
-import { CHECKS, type Channel, NAMING, PREPARATIONS } from '@umbrex/core/model';
+import { BENCH_STATES, CHECKS, type Channel, NAMING, PREPARATIONS } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { uuid } from './plans';
 
@@ -15,6 +15,7 @@ export const NAMES = {
   team: [11, 12, 13].map((n) => ({ id: uuid(n), name: ['Watch', 'Boat crews', 'watch'][n - 11] ?? '' })),
   group: [21, 22].map((n) => ({ id: uuid(n), name: `Group ${n}` })),
   channel: [31, 32].map((n) => ({ id: uuid(n), name: `Channel ${n}` })),
+  unit: [41, 42, 43].map((n) => ({ id: uuid(n), name: `Set ${n}` })),
   kind: ['pocket-radio', 'page-handheld'].map((id) => ({ id, name: id.replace('-', ' ') })),
 } satisfies Names;
 const idOf = (kind: keyof typeof NAMES) => fc.constantFrom(...NAMES[kind].map(({ id }) => id));
@@ -109,6 +110,7 @@ const evidence = fc.oneof(
   fc.record({ what: fc.constant('prepared' as const), ...happened, done: fc.constantFrom(...PREPARATIONS) }),
 );
 
+const minute = fc.integer({ min: 0, max: 1440 });
 type Any = {
   readonly [K in keyof FieldsOf]: { readonly [F in keyof FieldsOf[K]]-?: fc.Arbitrary<FieldsOf[K][F]> };
 };
@@ -271,6 +273,35 @@ export const ANY: Any = {
     }),
     confirmed: fc.boolean(),
     note: text(400),
+  },
+  bench: {
+    id: fc.uuid(),
+    name: line(60, 1),
+    planId: fc.uuid(),
+    revision: fc.integer({ min: 1, max: 99 }),
+    day,
+    beginsMin: fc.integer({ min: 0, max: 1439 }),
+    lastsMin: fc.integer({ min: 10, max: 1440 }),
+    people: fc.array(fc.record({ id: idOf('person'), fromMin: minute, toMin: minute }), { maxLength: 3 }),
+    stands: fc.nat(20),
+    standMin: fc.integer({ min: 1, max: 240 }),
+    masterIds: fc.array(idOf('unit'), { maxLength: 2 }),
+    setIds: fc.array(idOf('unit'), { maxLength: 3 }),
+    tasks: fc.array(
+      fc.record({
+        setId: idOf('unit'),
+        personId: idOf('person'),
+        standId: orNull(line(20)),
+        masterId: orNull(fc.uuid()),
+        way: fc.constantFrom('keys' as const, 'file' as const, 'copy' as const),
+        fromMin: minute,
+        toMin: minute,
+      }),
+      { maxLength: 3 },
+    ),
+    lowerBoundMin: orNull(minute),
+    progress: fc.dictionary(idOf('unit'), fc.constantFrom(...BENCH_STATES), { maxKeys: 3 }).map(sorted),
+    note: line(400),
   },
   person: {
     id: fc.uuid(),

@@ -3,6 +3,7 @@ import type { Finding } from '@umbrex/core/findings';
 import type { DirectoryReading } from '@umbrex/core/formats';
 import type { SetPlaces } from '@umbrex/core/listing';
 import {
+  type BenchDay,
   type Channel,
   ChannelSchema,
   LineSchema,
@@ -24,6 +25,7 @@ import {
 import type { Grounds } from '@umbrex/core/rules';
 import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
+import type { BenchWays } from './bench';
 import { PublishSchema, type PublishView, type RevisionHead, SeenOfSetsSchema } from './revisions';
 import type { Role } from './roles';
 import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
@@ -191,6 +193,16 @@ export const ROUTES = {
     [400, 409],
     201,
   ),
+  /** How each of some sets can be brought to a revision, and how long that takes; of the others, why they need nothing or cannot be. */
+  'POST /api/plans/[planId]/ways': route<BenchWays>()(
+    'editor',
+    z.strictObject({
+      of: z.number().int().min(1),
+      setIds: z.array(z.uuid()).max(300),
+      masterIds: z.array(z.uuid()).max(40),
+      standMin: z.number().int().min(1).max(240),
+    }),
+  ),
   /** What stops the draft, what it costs and which choices it makes: every sheet is made and tried for it. */
   'GET /api/plans/[planId]/publishing': route<PublishView>()('editor', null),
   /** A published state as a document, as a download. */
@@ -235,6 +247,9 @@ export const ROUTES = {
   'POST /api/nets': add<Net>(SCHEMAS.net),
   'PUT /api/nets/[id]': change<Net>(SCHEMAS.net),
   'DELETE /api/nets/[id]': take(),
+  'POST /api/benches': add<BenchDay>(SCHEMAS.bench),
+  'PUT /api/benches/[id]': change<BenchDay>(SCHEMAS.bench),
+  'DELETE /api/benches/[id]': take(),
 
   /** The description of a kind as the document that is brought in again, as a download. */
   'GET /api/descriptions/[descriptionId]': route<Response>()('member', null),

@@ -17,6 +17,7 @@ export const SCHEMAS: { readonly [K in Kind]: z.ZodType<Things[K]> } = {
   team: THINGS.team.schema,
   station: THINGS.station.schema,
   net: THINGS.net.schema,
+  bench: THINGS.bench.schema,
   description: DescriptionSchema,
 };
 export const KINDS = Object.keys(SCHEMAS) as readonly Kind[];

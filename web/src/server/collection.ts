@@ -9,7 +9,8 @@ type Adds =
   | 'POST /api/people'
   | 'POST /api/teams'
   | 'POST /api/stations'
-  | 'POST /api/nets';
+  | 'POST /api/nets'
+  | 'POST /api/benches';
 type Changes =
   | 'PUT /api/plans/[planId]'
   | 'PUT /api/channels/[channelId]'
@@ -17,7 +18,8 @@ type Changes =
   | 'PUT /api/people/[id]'
   | 'PUT /api/teams/[id]'
   | 'PUT /api/stations/[id]'
-  | 'PUT /api/nets/[id]';
+  | 'PUT /api/nets/[id]'
+  | 'PUT /api/benches/[id]';
 type Takes =
   | 'DELETE /api/plans/[planId]'
   | 'DELETE /api/channels/[channelId]'
@@ -25,7 +27,8 @@ type Takes =
   | 'DELETE /api/people/[id]'
   | 'DELETE /api/teams/[id]'
   | 'DELETE /api/stations/[id]'
-  | 'DELETE /api/nets/[id]';
+  | 'DELETE /api/nets/[id]'
+  | 'DELETE /api/benches/[id]';
 
 /** Adds one with an id made by the client. */
 export const adds = (route: Adds, kind: Exclude<Kind, 'plan'>) =>

@@ -10,6 +10,7 @@ const ROUTES = {
   person: ['PUT /api/people/[id]', 'DELETE /api/people/[id]'],
   team: ['PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
   station: ['PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
+  bench: ['PUT /api/benches/[id]', 'DELETE /api/benches/[id]'],
   net: ['PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
 } as const satisfies Record<Exclude<Kind, 'description'>, readonly [RouteName, RouteName]>;
 

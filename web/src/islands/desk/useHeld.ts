@@ -1,6 +1,6 @@
 import { type Names, THINGS } from '@umbrex/core/fields';
 import type { Finding } from '@umbrex/core/findings';
-import type { Net, Person, Station, Team, Unit } from '@umbrex/core/model';
+import type { BenchDay, Net, Person, Station, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import type { Versioned } from '../../contract/things';
 import { findingText } from '../../messages/findings';
@@ -17,12 +17,14 @@ interface Lists {
   readonly teams: Team;
   readonly stations: Station;
   readonly nets: Net;
+  readonly benches: BenchDay;
 }
 const ROUTES = {
   units: ['unit', 'POST /api/units', 'PUT /api/units/[unitId]', 'DELETE /api/units/[unitId]'],
   people: ['person', 'POST /api/people', 'PUT /api/people/[id]', 'DELETE /api/people/[id]'],
   teams: ['team', 'POST /api/teams', 'PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
   stations: ['station', 'POST /api/stations', 'PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
+  benches: ['bench', 'POST /api/benches', 'PUT /api/benches/[id]', 'DELETE /api/benches/[id]'],
   nets: ['net', 'POST /api/nets', 'PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
 } as const;
 

@@ -103,6 +103,12 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
   team: {},
   station: {},
   net: {},
+  bench: {
+    beside: async (at, bench, _, move) => {
+      if (move === 'back' || (await thereOf(at, 'plan', [bench.planId])).has(bench.planId)) return bench;
+      throw missing('/value/planId', 'plan', bench.planId);
+    },
+  },
   description: {
     isIdChosen: true,
     hold: async ({ trx, workspaceId, id }, move) => {
