@@ -112,19 +112,9 @@ function changesFor(
 }
 
 /**
- * Whether a set that was loaded from the plan would be loaded otherwise now: the plan is another one, or whoever holds it may send where they
- * could not, or no more where they could. Its sheet says what to change.
+ * Whether what is known of a set is all that the plan wants in it: its sheet would change nothing. A loaded one wants a change where the plan is
+ * another one, or whoever holds it may send where they could not, or no more where they could.
  */
-export function wantsChange(
-  plan: Plan,
-  description: Description,
-  unit: UnitState,
-  others: readonly Called[] = [],
-): boolean {
-  return unit.holds.what === 'plan' && !isLoaded(plan, description, unit, others);
-}
-
-/** Whether what is known of a set is all that the plan wants in it: its sheet would change nothing. */
 export function isLoaded(
   plan: Plan,
   description: Description,

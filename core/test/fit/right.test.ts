@@ -1,5 +1,5 @@
 import { ableToSend, fitBoard, fitDevice, fitPlan, maySend } from '@umbrex/core/fit';
-import { afterSheet, compose, heldAfter, prepare, wantsChange } from '@umbrex/core/flow';
+import { afterSheet, compose, heldAfter, isLoaded, prepare } from '@umbrex/core/flow';
 import { groundsOf } from '@umbrex/core/grounds';
 import {
   type Description,
@@ -209,8 +209,8 @@ describe('every page has one answer', () => {
       });
     const toChange = (sets: readonly ReturnType<typeof unit>[], grounds: ReturnType<typeof groundsOf>) =>
       sets
-        .filter((one) =>
-          wantsChange(of, shipped(one.descriptionId), { ...one, sender: senderOf(grounds, one) }),
+        .filter(
+          (one) => !isLoaded(of, shipped(one.descriptionId), { ...one, sender: senderOf(grounds, one) }),
         )
         .map(({ nickname }) => nickname);
     const good = at('2026-12-31');

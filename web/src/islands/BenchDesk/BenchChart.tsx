@@ -19,7 +19,7 @@ export function BenchChart({ day, personName, setName }: Props) {
   const finish = tasks.reduce((most, { toMin }) => Math.max(most, toMin), 0);
   const x = scaleLinear()
     .domain([0, Math.max(lastsMin, finish, 1)])
-    .range([LEFT, WIDTH - 8]);
+    .range([LEFT, WIDTH - 22]);
   const step = lastsMin > 360 ? 60 : 30;
   const ticks = Array.from({ length: Math.floor(x.domain()[1] ?? 0) / step + 1 }, (_, i) => i * step);
   const height = TOP + people.length * ROW + 6;

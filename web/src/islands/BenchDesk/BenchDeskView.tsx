@@ -17,7 +17,7 @@ export function BenchDeskView(desk: Desk) {
           <label className="block">
             <span className="muted block text-small">Day</span>
             <select
-              className="select select-sm w-72"
+              className="select select-sm w-96 max-w-full"
               value={openId ?? ''}
               onChange={(event) => setOpenId(event.target.value)}
             >
@@ -50,6 +50,14 @@ function Day(desk: Desk & { day: BenchDay }) {
   const { day, workOut, working, giveUp, left, remove, mayEdit } = desk;
   const finish = day.tasks.reduce((most, { toMin }) => Math.max(most, toMin), 0);
   const begun = Object.keys(day.progress).length > 0;
+  const [isChanged, setIsChanged] = useState(false);
+  const missing = isChanged
+    ? 'Save the day first.'
+    : day.people.length === 0
+      ? 'Say who helps first, and save the day.'
+      : day.setIds.length === 0
+        ? 'Choose sets first, and save the day.'
+        : '';
   return (
     <div className="mt-4 space-y-4">
       <h2 className="text-lg font-bold">
@@ -58,12 +66,12 @@ function Day(desk: Desk & { day: BenchDay }) {
       </h2>
       {mayEdit && (
         <div className="print-hide space-y-3">
-          <BenchForm {...desk} />
+          <BenchForm {...desk} onChanged={setIsChanged} />
           <p className="flex flex-wrap items-center gap-3">
             <button
               type="button"
               className="btn btn-primary btn-sm"
-              disabled={working || day.people.length === 0 || day.setIds.length === 0}
+              disabled={working || missing !== ''}
               onClick={() => void workOut()}
             >
               {begun ? 'Work out the rest anew' : 'Work it out'}
@@ -77,11 +85,7 @@ function Day(desk: Desk & { day: BenchDay }) {
               </span>
             ) : (
               <span className="muted text-small">
-                {day.people.length === 0
-                  ? 'Say who helps first, and save the day.'
-                  : begun
-                    ? 'What is under way stays where it is.'
-                    : ''}
+                {missing || (begun && 'What is under way stays where it is.')}
               </span>
             )}
             <button type="button" className="btn btn-ghost btn-sm" onClick={() => void remove()}>

@@ -1,5 +1,5 @@
 import type { BenchDay } from '@umbrex/core/model';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { LabelledCheck } from '../../components/LabelledCheck';
 import { LabelledText } from '../../components/LabelledText';
 import { clockText, minutesOfClock } from '../../messages/bench';
@@ -14,10 +14,19 @@ const figure = (text: string, least: number, most: number, now: number) => {
 };
 
 /** What a bench day begins with: when, who, with what, and which sets. */
-export function BenchForm({ day: saved, people, sets, save, planId, personName }: Desk & { day: BenchDay }) {
+export function BenchForm({
+  day: saved,
+  people,
+  sets,
+  save,
+  planId,
+  personName,
+  onChanged,
+}: Desk & { day: BenchDay; onChanged: (isChanged: boolean) => void }) {
   const [day, setDay] = useState(saved);
   const set = (change: Partial<BenchDay>) => setDay((now) => ({ ...now, ...change }));
   const isChanged = JSON.stringify(day) !== JSON.stringify(saved);
+  useEffect(() => onChanged(isChanged), [isChanged, onChanged]);
   const toggle = (list: readonly string[], id: string, yes: boolean) =>
     yes ? [...list, id] : list.filter((one) => one !== id);
   const byKind = new Map<string, typeof sets>();
@@ -225,7 +234,7 @@ function Clock({
       </span>
       <input
         type="time"
-        className="input input-sm w-28"
+        className="input input-sm w-32"
         value={clockText(value)}
         onChange={(event) => {
           const minutes = minutesOfClock(event.target.value);
