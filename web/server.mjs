@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import compression from 'compression';
+import { compressed } from './compressed.mjs';
 
 // Production start: serve, and stop cleanly on SIGTERM or SIGINT.
 process.env.ASTRO_NODE_AUTOSTART = 'disabled'; // before entry.mjs is loaded
@@ -14,16 +14,11 @@ if (isMadeUp && process.env.LOG_LEVEL !== 'silent')
 
 const [handle] = server.server.listeners('request');
 server.server.removeAllListeners('request');
-// Live updates go out line by line as they come.
-const compress = compression({
-  filter: (request, response) =>
-    !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
-    compression.filter(request, response),
-});
+const answer = compressed(handle);
 server.server.on('request', (request, response) => {
   // Browsers speak the newer protocol; what speaks this one passes requests on for somebody else.
   if (request.httpVersion === '1.0') request.headers['x-umbrex-http10'] = '1';
-  compress(request, response, () => handle(request, response));
+  answer(request, response);
 });
 server.server.once('error', (error) => {
   console.error(error); // a port in use: without this the process ends with exit code 0

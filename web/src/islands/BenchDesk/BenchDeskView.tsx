@@ -1,4 +1,5 @@
 import type { BenchDay } from '@umbrex/core/model';
+import { useState } from 'react';
 import { clockText, finishText, TASK_STATE, TASK_WAY } from '../../messages/bench';
 import { dayText } from '../../messages/days';
 import { BenchChart } from './BenchChart';
