@@ -32,7 +32,9 @@ test('a draft is looked at, what stops it is overruled with a reason, and it is 
   await expect(page.getByText('asked by telephone').first()).toBeVisible();
   // What is edited from now on is the draft’s: sheets stay.
   await open(page, `${path}/sheets`);
-  await expect(page.getByText(/^Of revision 4, in force from/)).toBeVisible();
+  await expect(page.locator('main p', { hasText: 'in force from' }).first()).toContainText(
+    'Of revision 4, in force from',
+  );
   await open(page, `${path}/rollout`);
   await expect(page.getByRole('heading', { name: 'Rollout of revision 4' })).toBeVisible();
   // It can be withdrawn, and then revision 3 counts again.
@@ -102,7 +104,9 @@ test('sets that are late are found, loaded in one go and taken back; a sheet say
 
   await page.getByRole('link', { name: 'Club 7' }).click();
   await ready(page);
-  await expect(page.getByText(/^Of revision 3, in force from 21 November 2026\./)).toBeVisible();
+  await expect(page.locator('main p', { hasText: 'in force from' }).first()).toContainText(
+    'Of revision 3, in force from 21 November 2026.',
+  );
   const done = page.waitForEvent('load');
   await page.getByRole('button', { name: 'It is done: Club 7 holds this now' }).click();
   await done;
@@ -149,9 +153,12 @@ test('a bench day is begun, worked out with a bound, and what is under way stays
   await ines.getByRole('button', { name: `Done ${name}`, exact: true }).click();
   await expect(ines.getByRole('listitem').filter({ hasText: name })).toContainText('done');
   await open(page, `${path}/rollout`);
-  await expect(page.getByRole('listitem').filter({ hasText: new RegExp(`^${name}`) })).toContainText(
-    'up to date, at 3',
-  );
+  await expect(
+    page
+      .getByRole('list', { name: 'Sets' })
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('link', { name, exact: true }) }),
+  ).toContainText('up to date, at 3');
 });
 
 test.describe('a member', () => {

@@ -299,7 +299,13 @@ export async function undo(editId: string): Promise<void> {
   try {
     await call('POST /api/edits/[editId]/undo', { editId }, {});
     const desk = $desk.get();
-    if (desk) await reloadPlan(desk.plan.id);
+    if (!desk) {
+      // What the page shows was made by the server: it is made anew.
+      sayAfterLoad({ text: 'Undone.', kind: 'done' });
+      window.location.reload();
+      return;
+    }
+    await reloadPlan(desk.plan.id);
     $notice.set({ text: 'Undone.', kind: 'done' });
     document.dispatchEvent(new CustomEvent('umbrex:undone'));
   } catch (error) {
