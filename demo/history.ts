@@ -20,7 +20,7 @@ import {
 import { CALM, minutesAt } from '@umbrex/core/procedure';
 import { costOf, type SheetCost } from '@umbrex/core/publish';
 import { senderOf } from '@umbrex/core/rules';
-import { contentMark } from '../web/src/server/contentMark';
+import { contentMark, describedMark } from '../web/src/server/contentMark';
 
 /* What Ostrel has behind it: three published states of its plan, and a rollout that is half done. All of it is worked out, by the same core. */
 
@@ -154,7 +154,7 @@ export function demoHistory(
       if (!way) return unit;
       const { description, prepared } = composed(unit);
       const by = 'Tomas Ekrem';
-      const described = marks[description.id] ?? '';
+      const described = describedMark(description);
       const evidence = {
         what: 'loaded',
         id: nextId(),

@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs';
+import { type BenchJob, scheduleBench } from '@umbrex/core/bench';
 import { reviewPlan } from '@umbrex/core/check';
 import { assign, BoardFitter, fitBoard, numberFleet, numberingKinds } from '@umbrex/core/fit';
-import { prepare } from '@umbrex/core/flow';
+import { compose, heldAfter, isLoaded, prepare, triedAs } from '@umbrex/core/flow';
 import { readPlan } from '@umbrex/core/formats';
 import { readLine } from '@umbrex/core/listing';
 import { ChannelSchema, type Description, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
 import { prove, writeSheet } from '@umbrex/core/procedure';
 import { NO_GROUNDS } from '@umbrex/core/rules';
+import { standingOf } from '@umbrex/core/standing';
 import highs from 'highs';
 import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
@@ -150,6 +152,77 @@ compare(
   `numbering of 250 channels across ${fleet.length} units / fitting the same (${numbering.total} points, gap 0, first fit ${numbering.firstFit})`,
   { name: 'number', run: () => numberFleet(plan, kinds, none) },
   { name: 'fit', run: () => fitBoard(plan, fleet, descriptions, NO_GROUNDS) },
+);
+
+/* How 1,000 sets stand towards five revisions, each loaded with one of them: once for all that are alike, as the server does it. */
+const five = [1, 2, 3, 4, 5].map((number): { number: number; plan: Plan } => ({
+  number,
+  plan: {
+    ...demo,
+    channels: demo.channels.map((channel, i) =>
+      i % 5 < number || channel.transmitHz === null ? channel : { ...channel, transmitTone: '151.4' },
+    ),
+  },
+}));
+const FACTORY = UnitSchema.shape.holds.parse({ what: 'factory', on: 'unknown', rest: 'factory' });
+const kindOf = new Map(forty.map((description) => [description.id, description]));
+const loadedAs = new Map<string, Unit['holds']>();
+const thousand = units.map((unit, i): Unit => {
+  const { number, plan: of } = five[Math.floor(i / forty.length) % 5] as (typeof five)[number];
+  const description = kindOf.get(unit.descriptionId) as Description;
+  const key = `${unit.descriptionId} ${number}`;
+  const blank = { keeps: [], accepts: [], ...triedAs(description, of), holds: FACTORY };
+  const holds =
+    loadedAs.get(key) ??
+    heldAfter(description, compose(of, description, blank), FACTORY, number, '2026-11-20');
+  loadedAs.set(key, holds);
+  return { ...unit, holds, carries: blank.carries ?? null };
+});
+const rollout = () => {
+  const known = new Map<string, boolean>();
+  return thousand.map((unit) => {
+    const description = kindOf.get(unit.descriptionId) as Description;
+    const { keeps, accepts, holds, carries } = unit;
+    const alike = JSON.stringify([description.id, holds, keeps, carries]);
+    const isAt = (number: number) => {
+      const key = `${number} ${alike}`;
+      const is =
+        known.get(key) ??
+        isLoaded(five[number - 1]?.plan ?? demo, description, { keeps, accepts, holds, carries });
+      known.set(key, is);
+      return is;
+    };
+    const asked = { unit, planId: demo.id, described: '', stops: [], wantsAnything: true, holds: isAt };
+    return standingOf(asked, 5, [4, 3, 2, 1], '2026-11-29');
+  });
+};
+compare(
+  `rollout of ${thousand.length} sets against 5 revisions / one full fit of the plan on them`,
+  { name: 'rollout', run: rollout },
+  { name: 'fit', run: () => fitBoard(demo, thousand, forty, NO_GROUNDS) },
+);
+
+/* A bench day of 60 sets, 8 people, 3 stands. */
+const job: BenchJob = {
+  format: 'umbrex/bench@1',
+  untilMin: 480,
+  people: Array.from({ length: 8 }, (_, i) => ({ id: `p${i}`, fromMin: (i % 3) * 30, toMin: 480 })),
+  stands: ['a', 'b', 'c'].map((id) => ({ id })),
+  masters: [],
+  sets: Array.from({ length: 60 }, (_, i) => ({
+    id: `s${i}`,
+    personId: i % 7 === 0 ? `p${i % 8}` : null,
+    ways: [
+      { way: 'keys', minutes: 10 + ((i * 37) % 45), masterIds: [] },
+      ...(i % 3 === 0 ? [{ way: 'file' as const, minutes: 6, masterIds: [] }] : []),
+    ],
+  })),
+};
+const worked = scheduleBench(job);
+compare(
+  `a bench day of 60 sets (done after ${worked.finishMin} min, never before ${worked.lowerBoundMin}) / one full fit of 1,000 sets`,
+  { name: 'day', run: () => scheduleBench(job) },
+  { name: 'fit', run: () => fitBoard(demo, thousand, forty, NO_GROUNDS) },
 );
 
 /* The same assignment by an independent solver: 60 channels at 90 numbers, gains of a fixed sequence. */

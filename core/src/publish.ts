@@ -105,12 +105,12 @@ function sheetBlockers(sheets: readonly SheetCost[]): Blocker[] {
   ];
 }
 
-/** A mark of at most 200 characters, the same for the same thing. */
+/** A mark of at most 600 characters, the same for the same thing. */
 const marked = (...parts: (string | null)[]) =>
   parts
     .map((part) => part ?? '')
     .join(' ')
-    .slice(0, 200);
+    .slice(0, 600);
 
 /** What loading comes to over all sets whose sheet could be made. Minutes at a calm pace, whole ones, upwards for each set. */
 export function costOf(sheets: readonly SheetCost[]): Cost {

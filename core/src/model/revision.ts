@@ -14,7 +14,7 @@ const person = LineSchema.trim().max(60);
 
 /** What stood in the way of publishing and was overruled: by a mark that is the same for the same thing, with the words that were shown. */
 export const OverruledSchema = z.strictObject({
-  mark: z.string().min(1).max(200),
+  mark: z.string().min(1).max(600),
   words: LineSchema.trim().min(1).max(400),
   reason,
 });

@@ -54,6 +54,20 @@ describe('why a channel is not on a set, or only heard there', () => {
       findings: [{ code: 'receive-unknown', severity: 'warning' }],
     });
   });
+  it('it has no place for that frequency, and none that takes any', () =>
+    expect(cell(shipped('counting-handheld'), channel('Elsewhere', 462.5375, null))).toEqual({
+      verdict: 'no',
+      label: null,
+      findings: [error('cannot-receive', { receiveHz: 462_537_500 })],
+    }));
+  it('of one that it talks on as planned it is said by what right, and that names are not shown', () =>
+    expect(cell(shipped('page-handheld'), KELP)).toMatchObject({
+      verdict: 'full',
+      findings: [
+        { code: 'licence-needed', service: 'gmrs', severity: 'note', source: '47 CFR 95.1705' },
+        { code: 'no-names', severity: 'note' },
+      ],
+    }));
   it('nobody knows what it is certified for', () => {
     const page = { ...shipped('page-handheld'), certifiedFor: 'unknown' } as Description;
     const { verdict, findings } = cell(page, KELP);

@@ -11,7 +11,7 @@ interface Props {
 /** A box to tick, with its words beside it. */
 export function LabelledCheck({ checked, set, children, className = 'text-plain' }: Props) {
   return (
-    <label className={`flex items-center gap-2 ${className}`}>
+    <label className={`flex min-h-7 items-center gap-2 ${className}`}>
       <input
         type="checkbox"
         className="checkbox checkbox-sm"

@@ -35,6 +35,8 @@ export interface Desk {
   /** The plan in the state that is shown, the draft or a published one. */
   readonly state: PlanState;
   readonly shown: State;
+  /** What is worked on, whatever is shown. */
+  readonly draft: { readonly state: PlanState; readonly board: Board };
   /** What was published of it, newest first. */
   readonly revisions: readonly RevisionHead[];
   /** Every set there is. What is computed of one set may depend on others, whoever asks; nobody is shown them by that. */
@@ -63,8 +65,9 @@ export async function loadDesk(
   const { workspace } = session;
   const revisions = await listRevisions(db, workspace.id, planId);
   const shown = of === 'published' ? (inForce(revisions, today())?.number ?? 'draft') : of;
-  const [plans, state, all, descriptions, people, stations, teams] = await Promise.all([
+  const [plans, drafted, state, all, descriptions, people, stations, teams] = await Promise.all([
     listPlans(db, workspace.id),
+    planFor(db, session, planId),
     planFor(db, session, planId, shown),
     listThings(db, 'unit', workspace.id),
     listDescriptions(db, workspace.id),
@@ -76,18 +79,27 @@ export async function loadDesk(
   const units = all.flatMap(({ value, version }) =>
     maySee(session, value) ? [{ unit: value, version }] : [],
   );
-  // One fitter for each fleet, so that a page after an edit judges only what the edit touched.
-  const fitter = fitters.of(`${workspace.id} ${planId} ${shown}`, () => new BoardFitter());
   const kinds = descriptions.map(({ description }) => description);
   const grounds = groundsFor(state.plan, all, people, stations);
-  const whole = fitter.board(state.plan, fleet, kinds, grounds, numbersWith(state.plan));
-  const board = boardFor(whole, new Set(units.map(({ unit }) => unit.id)));
+  const seen = new Set(units.map(({ unit }) => unit.id));
+  const wholeOf = (of: State, plan: Plan, by: Grounds) => {
+    // One fitter for each fleet and state, so that a page after an edit judges only what the edit touched.
+    const fitter = fitters.of(`${workspace.id} ${planId} ${of}`, () => new BoardFitter());
+    return fitter.board(plan, fleet, kinds, by, numbersWith(plan));
+  };
+  const whole = wholeOf(shown, state.plan, grounds);
+  const board = boardFor(whole, seen);
+  const draftBoard =
+    shown === 'draft'
+      ? board
+      : boardFor(wholeOf('draft', drafted.plan, groundsFor(drafted.plan, all, people, stations)), seen);
   return {
     session,
     workspace,
     plans,
     state,
     shown,
+    draft: { state: drafted, board: draftBoard },
     revisions,
     fleet,
     units,
@@ -147,8 +159,8 @@ export function fitPart(description: Description): Description {
   return { ...rest, names: spellable(description) };
 }
 
-/** How many things wait in each stage of the work. */
-export function waiting({ state, board }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
+/** How many things wait in each stage of the work on the draft. */
+export function waiting({ draft: { state, board } }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
   const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
   const wrong = reviewPlan(state.plan, { today: today() }).filter(({ next }) => next !== 'know');
   // Which events a set has no switch for is known; only what somebody can look into is counted.

@@ -42,7 +42,7 @@ export async function planPage(
 
 /** What the layout shows around a page. */
 export function frame(desk: Desk) {
-  const { plan } = desk.state;
+  const { plan } = desk.draft.state;
   const counts = waiting(desk);
   const groups = plan.groups.map((group): EntryGroup => {
     const kinds = plan.channels.filter((channel) => channel.groupId === group.id).map(kindOf);

@@ -140,9 +140,9 @@ export function BenchForm({
         {[...byKind].map(([kind, those]) => (
           <fieldset key={kind} className="border-t border-base-300 pt-1">
             <legend className="font-semibold text-plain">{kind}</legend>
-            <ul className="grid gap-x-4 sm:grid-cols-2 xl:grid-cols-3">
+            <ul className="grid gap-x-4 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
               {those.map(({ id, nickname, waits }) => (
-                <li key={id} className="flex flex-wrap items-center gap-x-3">
+                <li key={id} className="flex flex-wrap items-center gap-x-4">
                   <LabelledCheck
                     checked={day.setIds.includes(id)}
                     set={(yes) =>

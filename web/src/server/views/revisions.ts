@@ -12,13 +12,15 @@ import { planFor } from '../planFor';
 import { attempt, calledBy, loadedStateOf } from '../sheetPage';
 import { listThings } from '../store/store';
 
-/** What was published of a plan, and how the draft differs from the newest of it. */
+/** What was published of a plan, and how the draft differs from the newest of it that was not withdrawn. */
 export async function revisionsView(db: Knex, desk: Desk) {
   const { session, revisions, state } = desk;
-  const [newest] = revisions;
-  const last = newest && (await planFor(db, session, state.plan.id, newest.number)).plan;
+  // One that was withdrawn is nothing to go by: the draft may be published as it was.
+  const basis = revisions.find(({ withdrawn }) => withdrawn === null);
+  const last = basis && (await planFor(db, session, state.plan.id, basis.number)).plan;
   return {
     revisions,
+    basis: basis?.number ?? null,
     inForce: inForce(revisions, today())?.number ?? null,
     /** What the draft would bring; `undefined` before anything was published. */
     changes: last && diffLines(last, state.plan, await namesOf(db, desk, [last, state.plan])),

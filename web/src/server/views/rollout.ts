@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import { allows } from '../../contract/roles';
 import type { Coverage, RolloutRow } from '../../contract/rollout';
 import { evidenceText, evidenceWhen } from '../../messages/rollout';
-import { contentMark } from '../contentMark';
+import { describedMark } from '../contentMark';
 import { type Desk, today } from '../desk';
 import { revisionPlan } from '../repositories/revisions';
 import { loadedBy, setsWithSheets, stopsOf } from '../sheetPage';
@@ -28,7 +28,7 @@ export async function rolloutView(db: Knex, desk: Desk) {
   for (const number of others)
     holds.set(number, loadedBy(desk, await revisionPlan(db, workspace.id, plan.id, number)));
   const marks = new Map(
-    desk.descriptions.map(({ description }) => [description.id, contentMark(description)]),
+    desk.descriptions.map(({ description }) => [description.id, describedMark(description)]),
   );
   const day = today();
   const rows: RolloutRow[] = [];

@@ -3,7 +3,7 @@ import { withEvidence } from '@umbrex/core/evidence';
 import { heldAfter } from '@umbrex/core/flow';
 import type { Evidence, Unit } from '@umbrex/core/model';
 import type { Seen } from '@/contract/revisions';
-import { contentMark } from '@/server/contentMark';
+import { describedMark } from '@/server/contentMark';
 import { type Desk, loadDesk, today } from '@/server/desk';
 import { endpoint } from '@/server/endpoint';
 import { BadInput, ChangedMeanwhile, NotHere } from '@/server/problem';
@@ -21,12 +21,15 @@ export const POST = endpoint(
     const desk = await loadDesk(db, session, params.planId, seen.what === 'loaded' ? seen.of : 'draft');
     const held = new Map(desk.units.map((one) => [one.unit.id, one]));
     const asNow = writer(desk, { ...seen, by: seen.by || session.name });
-    const units = body.sets.map(({ id, version }) => {
+    const units: { version: number; unit: Unit }[] = [];
+    for (const { id, version } of body.sets) {
       const one = held.get(id);
       if (!one) throw new NotHere();
       if (one.version !== version) throw new ChangedMeanwhile({ value: one.unit, version: one.version });
-      return { version, unit: asNow(one.unit) };
-    });
+      // Between two sheets others get their turn.
+      await new Promise((resolve) => setImmediate(resolve));
+      units.push({ version, unit: asNow(one.unit) });
+    }
     return write(async (trx, editId) => {
       const sets = [];
       for (const { unit, version } of units) {
@@ -60,7 +63,7 @@ function writer(desk: Desk, seen: Seen): (unit: Unit) => Unit {
       said.day === 'unknown' ? today() : said.day,
     );
     const revision = of === 'draft' ? null : of;
-    const evidence = { ...said, id: randomUUID(), planId, revision, described: contentMark(description) };
+    const evidence = { ...said, id: randomUUID(), planId, revision, described: describedMark(description) };
     return withEvidence(unit, evidence, contents);
   };
 }
