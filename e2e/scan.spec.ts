@@ -18,7 +18,7 @@ test('a channel gets priority, a broadcast is left out; the scanner’s sheet se
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
 
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Kitchen scanner / }).click();
   await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
   const row = (name: string) => page.getByRole('row').filter({ hasText: name });
@@ -57,7 +57,7 @@ test('fleet radios get their ID, the calls and the status texts of the plan; wha
   await calls.fill('All ferries 199, Everybody 1999');
   await save.click();
   await expect(page.getByRole('status').filter({ hasText: 'is saved' })).toBeVisible();
-  await open(page, `${path}/sheets`);
+  await open(page, `${path}/sheets?of=draft`);
   const office = page.getByRole('link', { name: /^Ferry office / });
   await expect(office).toContainText('It has no more places for status texts: Fuel low is left out.');
   await office.click();

@@ -53,7 +53,7 @@ export function usePublishDesk({ planId, number, names, today, mayPublish }: Pub
   const publish = async (view: PublishView) => {
     await attempt(
       async () => {
-        const made = await call(
+        await call(
           'POST /api/plans/[planId]/revisions',
           { planId },
           {
@@ -67,7 +67,6 @@ export function usePublishDesk({ planId, number, names, today, mayPublish }: Pub
             decided: [...decided],
           },
         );
-        window.location.assign(`/plans/${planId}/revisions#revision-${made.number}`);
         window.location.reload();
         return undefined;
       },
