@@ -41,8 +41,11 @@ test('a draft is looked at, what stops it is overruled with a reason, and it is 
   await open(page, `${path}/revisions`);
   await page.getByRole('button', { name: 'Withdraw 4' }).click();
   await page.getByLabel('Why sets should not hold revision 4').fill('The tone is taken.');
+  const withdrawn = page.waitForResponse((answer) => answer.url().endsWith('/withdraw'));
   await page.getByRole('button', { name: 'Withdraw it' }).click();
-  await expect(page.getByText(/^Withdrawn on .* by Ines Korvald: The tone is taken\./)).toBeVisible();
+  expect((await withdrawn).status()).toBe(200);
+  await ready(page);
+  await expect(page.getByText(/Withdrawn on .* by Ines Korvald: The tone is taken\./)).toBeVisible();
   await open(page, `${path}/rollout`);
   await expect(page.getByRole('heading', { name: 'Rollout of revision 3' })).toBeVisible();
 });
