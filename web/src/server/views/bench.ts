@@ -82,7 +82,25 @@ export async function benchWays(
       return from.length > 0 ? { way: 'copy', minutes: Math.max(1, minutes), masterIds: from } : undefined;
     }
   }
-  return { sets, left };
+  // Only what is loaded that day, or holds it already, can be copied from: one that waits would pass on something else.
+  const loaded = new Set(sets.map(({ id }) => id));
+  const holdsIt = (id: string) => {
+    const changes = preparedOf(id)?.prepared.changes;
+    return changes?.places.length === 0 && changes.settings.length === 0;
+  };
+  const ready = new Set(masterIds.filter((id) => loaded.has(id) || holdsIt(id)));
+  return {
+    sets: sets.flatMap((set) => {
+      const ways = set.ways.flatMap((way): Ways => {
+        const from = way.masterIds.filter((id) => ready.has(id));
+        return way.way === 'copy' && from.length === 0 ? [] : [{ ...way, masterIds: from }];
+      });
+      if (ways.length > 0) return [{ ...set, ways }];
+      left.push({ id: set.id, why: 'no-way' });
+      return [];
+    }),
+    left,
+  };
 }
 
 /** The bench days of a plan, with the sets that wait and the people who may help. */
