@@ -456,3 +456,20 @@ describe('what was seen of sets', () => {
     expect((await seenOf(['Club 1'], tried, await visitorAs('observer'))).status).toBe(403);
   });
 });
+
+describe('the ways of a bench day', () => {
+  it('are those that prove; of sets that are gone, hold it already or wait it is said why', async () => {
+    const sets = await db('unit').select('id', db.raw(`document->>'nickname' as nickname`));
+    const setIds = [...sets.map(({ id }) => id), randomUUID()];
+    const body = { of: 3, setIds, masterIds: [randomUUID()], standMin: 5 };
+    const { status, body: found } = await send('POST', '/api/plans/[planId]/ways', at(), body);
+    expect(status).toBe(200);
+    const named = [...found.sets, ...found.left].map(({ id }: { id: string }) => id);
+    expect(named.sort()).toEqual([...setIds].sort());
+    expect(found.left).toContainEqual({ id: setIds.at(-1), why: 'no-way' });
+    // A master that is not there is nobody's.
+    for (const { ways } of found.sets)
+      for (const { way, minutes, masterIds } of ways)
+        expect([way !== 'copy', minutes >= 1, masterIds]).toEqual([true, true, []]);
+  });
+});
