@@ -17,3 +17,14 @@ export function recipePaths(recipes: Recipes): ReadonlyMap<RecipeStep, string> {
   knownPaths.set(recipes, paths);
   return paths;
 }
+
+const knownSteps = new WeakMap<Recipes, ReadonlyMap<string, RecipeStep>>();
+
+/** The steps of the recipes by where they stand in the description. */
+export function recipeSteps(recipes: Recipes): ReadonlyMap<string, RecipeStep> {
+  const known = knownSteps.get(recipes);
+  if (known) return known;
+  const steps = new Map([...recipePaths(recipes)].map(([step, path]) => [path, step]));
+  knownSteps.set(recipes, steps);
+  return steps;
+}

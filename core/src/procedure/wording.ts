@@ -40,6 +40,17 @@ export class Wording {
     return marks(text, (mark) => this.mark(mark as RecipeMark, about, more));
   }
 
+  /** What the marks of a text are filled with, each that is known. */
+  filled(text: string, about: About, more: More = {}): Readonly<Partial<Record<RecipeMark, string>>> {
+    const of: Partial<Record<RecipeMark, string>> = {};
+    marks(text, (mark) => {
+      const word = this.mark(mark as RecipeMark, about, more);
+      if (word !== undefined) of[mark as RecipeMark] = word;
+      return word;
+    });
+    return of;
+  }
+
   /** What a text promises; nothing where something of it is not known, or it would be blank. */
   promise(text: string | undefined, about: About, more: More = {}): string | undefined {
     if (text === undefined) return undefined;
