@@ -17,6 +17,7 @@ export * from './runs';
 export type { Emission } from './sending';
 export * from './sheet';
 export * from './short';
+export * from './shortDrawn';
 export * from './step';
 export * from './turns';
 export * from './until';

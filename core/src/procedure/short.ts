@@ -67,7 +67,7 @@ export type ShortColumn =
 export type ShortCell =
   | {
       readonly does: 'this';
-      /** The value that the step sets, in the set's own words, where the keys alone do not say it. */
+      /** The value that the step sets, in the set's own words, where lines differ in it. */
       readonly value: string | undefined;
       /** What is done, once for each step of the long sheet; the tail of the routine comes after each. */
       readonly runs: readonly (readonly Run[])[];
@@ -289,7 +289,7 @@ function routine(
       if (!step || !column) return [];
       const task = row.get(key);
       if (!task) return [{ does: has(row, step.section) ? 'no-step' : 'no-section' }];
-      return [cellOf(task, step, column, rows, legends)];
+      return [cellOf(task, step, column, rows)];
     });
     const to = from + done.length;
     return { slotNumber: slotNumber ?? 0, cells, shows: screens[to - 1] ?? [], from: from + 1, to };
@@ -377,7 +377,6 @@ function cellOf(
   { tail }: RoutineStep,
   column: ShortColumn,
   rows: readonly ReadonlyMap<string, Task>[],
-  legends: Readonly<Record<string, string>>,
 ): ShortCell {
   const runs = steps.map((step) => withoutTail(step.runs, tail));
   if (column.kind === 'letters') {
@@ -387,11 +386,5 @@ function cellOf(
   const all = rows.flatMap((row) => row.get(key)?.steps ?? []);
   const mark = OF_VALUE.find((one) => new Set(all.map(({ of }) => of[one])).size > 1);
   const value = mark && !OF_PLACE.has(mark) ? steps[0]?.of[mark] : undefined;
-  const [done = []] = runs;
-  const last = done.at(-1);
-  const typed = done.map((run) => (run.do === 'press' ? (legends[run.key] ?? run.key) : '')).join('');
-  const saysItself =
-    (last?.do === 'until' && last.shows.at(-1)?.trim() === value?.trim()) ||
-    (column.kind === 'typed' && typed === value?.replaceAll('.', ''));
-  return { does: 'this', value: saysItself ? undefined : value, runs, letters: [] };
+  return { does: 'this', value, runs, letters: [] };
 }

@@ -3,10 +3,14 @@ import { firstDifference, withWanted } from '@umbrex/core/memory';
 import { type Description, factoryMemory } from '@umbrex/core/model';
 import {
   CALM,
+  type DrawnKeys,
+  drawnCell,
   expanded,
   type Replayable,
   type Run,
   replay,
+  type ShortCell,
+  type ShortColumn,
   type ShortForm,
   shortForm,
 } from '@umbrex/core/procedure';
@@ -31,64 +35,86 @@ function shortOf(description: Description, { sheet, proof }: Prepared): ShortFor
 }
 
 /**
- * Follows a short form as a person does who has only what is printed: the routine with its letters, and what stands in each column of a
- * line. Written apart from `expanded`, which reads the runs themselves.
+ * Follows a short form as a person does who has only what is printed: the words of the routine, and what is drawn in each column of a
+ * line, by the legends of the keys. Written apart from `expanded`, which reads the runs themselves. How often a turn may take is no part
+ * of what a hand reads.
  */
-function byHand({ parts }: ShortForm, keys: Readonly<Record<string, string>>): Run[][] {
+function byHand({ parts }: ShortForm, keys: Readonly<Record<string, string>>): Read[][] {
   const keyOf = (legend: string) => {
     const found = Object.entries(keys).filter(([, printed]) => printed === legend);
     expect(found, `one key says ${legend}`).toHaveLength(1);
     return found[0]?.[0] ?? '';
   };
-  const done: Run[][] = [];
-  for (const part of parts) {
-    if (part.kind === 'steps') {
-      done.push(...part.steps.map((step) => [...step.runs]));
-      continue;
-    }
-    for (const line of part.lines)
-      for (const step of part.steps) {
-        const inSection = part.steps.filter(({ section }) => section === step.section);
-        if (inSection.some((other) => line.cells[other.column ?? -1]?.does === 'no-section')) continue;
-        const column = part.columns[step.column ?? -1];
-        const cell = line.cells[step.column ?? -1];
-        if (cell?.does === 'no-step') continue;
-        if (!column || cell?.does !== 'this' || column.kind === 'whether') {
-          done.push([...(step.runs ?? [])]);
-          continue;
-        }
-        for (const given of cell.runs) {
-          const said = [...given];
-          const read: Run[] =
-            column.kind === 'times'
-              ? [{ do: 'press', key: column.key, times: said[0]?.do === 'press' ? said[0].times : 0 }]
-              : column.kind === 'typed'
-                ? said.map((run) => ({
-                    do: 'press',
-                    key: keyOf(run.do === 'press' ? (keys[run.key] ?? '') : ''),
-                    times: 1,
-                  }))
-                : column.kind === 'until'
-                  ? column.keys.map(({ key, heldMs }, i) => {
-                      const run = said[i];
-                      if (run?.do !== 'until') throw new Error('not to be read');
-                      const { shows, as, mean, most } = run;
-                      return {
-                        do: 'until',
-                        key,
-                        ...(heldMs !== undefined && { heldMs }),
-                        shows,
-                        as,
-                        mean,
-                        most,
-                      };
-                    })
-                  : said;
-          done.push([...read, ...step.tail]);
-        }
+  const pressed = (drawing: DrawnKeys): Read => {
+    if (drawing.kind === 'pause') return { do: 'wait', ms: drawing.ms };
+    if (drawing.kind === 'power') return { do: 'power' };
+    const held = drawing.heldMs === undefined ? {} : { heldMs: drawing.heldMs };
+    if (drawing.kind === 'until')
+      return {
+        do: 'until',
+        key: keyOf(drawing.legend),
+        ...held,
+        ends: drawing.shows.map((text) => text.trim()),
+      };
+    const { legend, times, when } = drawing;
+    const together = drawing.with ? { with: drawing.with.map(keyOf) } : {};
+    return { do: 'press', key: keyOf(legend), times, ...held, ...together, ...(when && { when }) };
+  };
+  const inCell = (column: ShortColumn, cell: ShortCell): Read[][] => {
+    const seen = drawnCell(column, cell, keys);
+    switch (seen.kind) {
+      case 'times':
+        return [[{ do: 'press', key: column.kind === 'times' ? column.key : '', times: seen.times }]];
+      case 'typed': {
+        const legends = new Set(Object.values(keys));
+        const typed = [...seen.text].filter((char) => char !== '.' || legends.has(char));
+        return [typed.map((char) => ({ do: 'press', key: keyOf(char), times: 1 }))];
       }
-  }
-  return done;
+      case 'until': {
+        const turned = column.kind === 'until' ? column.keys : [];
+        return [
+          turned.map(({ key, heldMs }, i) => ({
+            do: 'until',
+            key,
+            ...(heldMs !== undefined && { heldMs }),
+            ends: seen.shows[i] ?? [],
+          })),
+        ];
+      }
+      case 'keys':
+        return [seen.keys.map(pressed)];
+      case 'letters':
+        return seen.letters.map(({ keys: each }) => each.map(pressed));
+      default:
+        throw new Error(`nothing to press in ${seen.kind}`);
+    }
+  };
+  return parts.flatMap((part) => {
+    if (part.kind === 'steps') return part.steps.map((step) => step.runs.map(asRead));
+    return part.lines.flatMap(({ cells }) =>
+      part.steps.flatMap((step) => {
+        const inSection = part.steps.filter(({ section }) => section === step.section);
+        if (inSection.some((other) => cells[other.column ?? -1]?.does === 'no-section')) return [];
+        const [column, cell] = [part.columns[step.column ?? -1], cells[step.column ?? -1]];
+        if (cell?.does === 'no-step') return [];
+        if (!column || !cell || column.kind === 'whether') return [(step.runs ?? []).map(asRead)];
+        return inCell(column, cell).map((each) => [...each, ...step.tail.map(asRead)]);
+      }),
+    );
+  });
+}
+
+type Read =
+  | Exclude<Run, { do: 'until' }>
+  | { do: 'until'; key: string; heldMs?: number; ends: readonly string[] };
+
+/** A run as far as a hand can read it. */
+function asRead(run: Run): Read {
+  if (run.do !== 'until') return run;
+  const { key, heldMs } = run;
+  const all = run.shows.map((text) => text.trim());
+  const ends = all.length > 1 ? [all[0] ?? '', all.at(-1) ?? ''] : all;
+  return { do: 'until', key, ...(heldMs !== undefined && { heldMs }), ends };
 }
 
 describe('the short form of a sheet', () => {
@@ -104,7 +130,7 @@ describe('the short form of a sheet', () => {
     const short = shortOf(description, prepared);
     const long = prepared.sheet.steps.map((step) => step.runs);
     expect(expanded(short)).toEqual(long);
-    expect(byHand(short, description.keys)).toEqual(long);
+    expect(byHand(short, description.keys)).toEqual(long.map((each) => each.map(asRead)));
   });
   it('of any plan on any pattern comes to the same memory when it is followed', () =>
     fc.assert(
@@ -116,10 +142,10 @@ describe('the short form of a sheet', () => {
           const prepared = prepare(plan, description, unit);
           const short = shortOf(description, prepared);
           expect(expanded(short)).toEqual(prepared.sheet.steps.map((step) => step.runs));
-          const steps = byHand(short, description.keys).map(
-            (each): Replayable => ({ runs: each, promises: undefined }),
-          );
+          const long = prepared.sheet.steps.map((step) => step.runs.map(asRead));
+          expect(byHand(short, description.keys)).toEqual(long);
           const from = factoryMemory(description);
+          const steps = expanded(short).map((each): Replayable => ({ runs: each, promises: undefined }));
           const { memory } = replay(description, steps, CALM, { memory: from });
           if (prepared.proof.proven)
             expect(
@@ -148,8 +174,15 @@ describe('the short form of a sheet', () => {
     expect(code).toMatchObject({
       runs: [['hash', 'd2', 'd5', 'd1'].map((key) => ({ do: 'press', key, times: 1 }))],
     });
+    const drawn = cells?.map((cell) =>
+      cell && typed
+        ? drawnCell(work?.columns[typed.column ?? -1] as ShortColumn, cell, description.keys)
+        : null,
+    );
+    expect(drawn).toContainEqual({ kind: 'typed', text: '#251', value: 'D251N' });
     // Of a tone the keys are its own figures.
-    expect(cells?.some((cell) => cell?.does === 'this' && cell.value === '167.9')).toBe(false);
+    expect(drawn).toContainEqual({ kind: 'typed', text: '167.9', value: undefined });
+    expect(drawn).toContainEqual({ kind: 'left-out', what: 'section' });
     expect(work?.steps.some(({ says }) => says.includes('Open the list.'))).toBe(true);
   });
   it('begins a routine of its own where steps come in another order', () => {
