@@ -51,10 +51,12 @@ export interface RoutineStep {
 
 /**
  * How a column is to be read: so many presses of one key; characters that are typed; the text that is to be shown when its keys are
- * let go; one after another for each letter; any keys; or only whether the step is done at all.
+ * let go; letters, each with its keys or turned until it shows; any keys; or only whether the step is done at all.
  */
 export type ShortColumn =
   | { readonly kind: 'times'; readonly field: string; readonly key: string }
+  /** Letters, each turned by one key until it shows. */
+  | { readonly kind: 'spelt'; readonly field: string; readonly key: string }
   | { readonly kind: 'typed' | 'keys' | 'letters' | 'whether'; readonly field: string }
   | {
       readonly kind: 'until';
@@ -352,7 +354,12 @@ function columnOf(
   const bodies = tasks.flatMap(({ steps }) => steps.map(({ runs }) => withoutTail(runs, tail)));
   if (tasks.every(({ steps }) => steps.length === 1 && runsText(steps) === runsText(tasks[0]?.steps ?? [])))
     return { kind: 'whether', field };
-  if (tasks.some(({ steps }) => steps.length > 1)) return { kind: 'letters', field };
+  if (tasks.some(({ steps }) => steps.length > 1)) {
+    const turner = alike(
+      bodies.map(([run, ...more]) => (more.length === 0 && isPlainTurn(run) ? run.key : null)),
+    );
+    return turner ? { kind: 'spelt', field, key: turner } : { kind: 'letters', field };
+  }
   const turns = bodies.map((runs) =>
     JSON.stringify(runs.map((run) => run.do === 'until' && [run.key, run.heldMs, run.as])),
   );
@@ -369,6 +376,9 @@ function columnOf(
   return key ? { kind: 'times', field, key } : { kind: 'keys', field };
 }
 
+const isPlainTurn = (run: Run | undefined): run is Extract<Run, { do: 'until' }> =>
+  run?.do === 'until' && run.heldMs === undefined && run.shows.length === 1 && run.as === 'beginning';
+
 const isTap = (run: Run): run is Extract<Run, { do: 'press' }> =>
   run.do === 'press' && run.heldMs === undefined && !run.with && run.when === undefined;
 
@@ -379,7 +389,7 @@ function cellOf(
   rows: readonly ReadonlyMap<string, Task>[],
 ): ShortCell {
   const runs = steps.map((step) => withoutTail(step.runs, tail));
-  if (column.kind === 'letters') {
+  if (column.kind === 'letters' || column.kind === 'spelt') {
     const letters = steps.map(({ of }) => of.value ?? '');
     return { does: 'this', value: undefined, runs, letters };
   }

@@ -12,6 +12,8 @@ export type DrawnCell =
   /** What is typed; with `typed` where the value that it brings reads otherwise. */
   | { readonly kind: 'typed'; readonly text: string; readonly value: string | undefined }
   /** What shall be shown: of several keys one after another, the first and the last text of each. */
+  /** Letters, each to be turned to. */
+  | { readonly kind: 'spelt'; readonly letters: readonly string[] }
   | { readonly kind: 'until'; readonly shows: readonly (readonly string[])[] }
   | { readonly kind: 'keys'; readonly keys: readonly DrawnKeys[]; readonly value: string | undefined }
   | {
@@ -48,6 +50,8 @@ export function drawnCell(
           return all.length > 1 ? [all[0] ?? '', all.at(-1) ?? ''] : all;
         }),
       };
+    case 'spelt':
+      return { kind: 'spelt', letters: cell.letters };
     case 'letters':
       return {
         kind: 'letters',

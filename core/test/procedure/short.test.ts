@@ -83,6 +83,22 @@ function byHand({ parts }: ShortForm, keys: Readonly<Record<string, string>>): R
       }
       case 'keys':
         return [seen.keys.map(pressed)];
+      case 'spelt': {
+        const key = column.kind === 'spelt' ? column.key : '';
+        const letters = seen.letters.map((letter) => (letter === 'blank' ? ' ' : letter));
+        return letters.map((_, i) => [
+          {
+            do: 'until',
+            key,
+            ends: [
+              letters
+                .slice(0, i + 1)
+                .join('')
+                .trim(),
+            ],
+          },
+        ]);
+      }
       case 'letters':
         return seen.letters.map(({ keys: each }) => each.map(pressed));
       default:
@@ -114,6 +130,9 @@ function asRead(run: Run): Read {
   const { key, heldMs } = run;
   const all = run.shows.map((text) => text.trim());
   const ends = all.length > 1 ? [all[0] ?? '', all.at(-1) ?? ''] : all;
+  // A line that is spelt letter by letter stands in a frame of the set's own.
+  if (run.as === 'beginning')
+    return { do: 'until', key, ends: ends.map((text) => text.replace(/^.*[[(<]|^blinks /, '').trim()) };
   return { do: 'until', key, ...(heldMs !== undefined && { heldMs }), ends };
 }
 

@@ -34,9 +34,7 @@ import {
   type Proof,
   pressesOf,
   type SettingLine,
-  type SheetBlock,
   settingLines,
-  sheetBlocks,
   valuesCard,
 } from '@umbrex/core/procedure';
 import { type Readiness, type SheetStop, sheetReadiness, sheetStops } from '@umbrex/core/readiness';
@@ -191,7 +189,6 @@ export interface SheetData extends Prepared {
   readonly version: number;
   /** Presses that its names take, of all. */
   readonly namePresses: number;
-  readonly blocks: readonly SheetBlock[];
 }
 
 /** What copying would do for a unit; `undefined` where its kind does not copy. */
@@ -272,7 +269,6 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
     ),
     version: held.version,
     namePresses: namePressesOf(prepared),
-    blocks: sheetBlocks(prepared.sheet, prepared.proof, readiness.lines),
   };
 }
 

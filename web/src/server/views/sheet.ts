@@ -15,9 +15,13 @@ import { type Desk, today } from '../desk';
 import { checksFor, copyOfferFor, sheetOf } from '../sheetPage';
 import { listThings } from '../store/store';
 import { stationFor } from './stations';
+import { stepsShown } from './steps';
 
-/** Everything that a set's sheet prints, and what it must warn of; `undefined` where there is no such set to see. */
-export async function sheetView(desk: Desk, unitId: string) {
+/**
+ * Everything that a set's sheet prints, and what it must warn of; `undefined` where there is no such set to see.
+ * @param at where somebody stopped on the way, as it stands in an address
+ */
+export async function sheetView(desk: Desk, unitId: string, at: string | null = null) {
   const data = sheetOf(desk, unitId);
   if (!data) return undefined;
   const { session, workspace, state } = desk;
@@ -37,6 +41,7 @@ export async function sheetView(desk: Desk, unitId: string) {
   return {
     data,
     holder,
+    steps: stepsShown(data, at),
     checks: mayEdit ? checks : checks.map((check) => withoutNames(check, holder)),
     /** What it would hear of the stations around. */
     onAir:
