@@ -37,6 +37,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/revisions/compare': 'member',
   '/plans/[planId]/rollout': 'member',
   '/plans/[planId]/bench': 'editor',
+  '/plans/[planId]/bench/[dayId]': 'editor',
   '/plans/[planId]/sheets': 'member',
   '/plans/[planId]/sheets/[unitId]': 'member',
   '/plans/[planId]/nets': 'observer',
@@ -179,7 +180,17 @@ async function realIds(coordinator: APIRequestContext) {
   const unitId = /sheets\/([0-9a-f-]{36})/.exec(sheets)?.[1] ?? '';
   const team = await (await coordinator.get(`/plans/${planId}/team`)).text();
   const accountId = /accountId&quot;:\[0,&quot;([0-9a-f-]{36})/.exec(team)?.[1] ?? '';
-  const ids = { planId, channelId: state.plan.channels[0].id, unitId, id: value.id, editId, accountId };
+  const bench = await (await coordinator.get(`/plans/${planId}/bench`)).text();
+  const dayId = /bench\/([0-9a-f-]{36})/.exec(bench)?.[1] ?? '';
+  const ids = {
+    planId,
+    dayId,
+    channelId: state.plan.channels[0].id,
+    unitId,
+    id: value.id,
+    editId,
+    accountId,
+  };
   for (const [name, id] of Object.entries(ids)) expect(id, name).toMatch(/^[0-9a-f-]{36}$/);
   return { ...ids, descriptionId: 'pocket-radio', number: '1', token: 'a-link-that-nobody-was-given' };
 }
@@ -222,6 +233,8 @@ for (const role of [...ROLES, null])
     context,
     baseURL,
   }) => {
+    // All pages and endpoints one after another, the first look at each: every sheet is proven for some of them.
+    test.setTimeout(300_000);
     const { request } = context;
     const ids = await realIds(request);
     const visitor = role

@@ -48,7 +48,7 @@ export function BenchDeskView(desk: Desk) {
 }
 
 function Day(desk: Desk & { day: BenchDay }) {
-  const { day, workOut, working, giveUp, left, remove, mayEdit } = desk;
+  const { day, workOut, working, giveUp, left, remove, mayEdit, planId } = desk;
   const finish = day.tasks.reduce((most, { toMin }) => Math.max(most, toMin), 0);
   const begun = Object.keys(day.progress).length > 0;
   const [isChanged, setIsChanged] = useState(false);
@@ -106,6 +106,11 @@ function Day(desk: Desk & { day: BenchDay }) {
       )}
       {day.tasks.length > 0 && (
         <>
+          <p className="print-hide">
+            <a className="link" href={`/plans/${planId}/bench/${day.id}?of=${day.revision}`}>
+              The packet to print: the list and each set’s sheet in short
+            </a>
+          </p>
           {day.lowerBoundMin !== null && <p>{finishText(finish, day.lowerBoundMin, day.beginsMin)}</p>}
           <BenchChart {...desk} />
           <Lists {...desk} />

@@ -40,6 +40,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/revisions/compare': 'member',
   'GET /plans/[planId]/rollout': 'member',
   'GET /plans/[planId]/bench': 'editor',
+  'GET /plans/[planId]/bench/[dayId]': 'editor',
   'GET /plans/[planId]/sheets': 'member',
   'GET /plans/[planId]/sheets/[unitId]': 'member',
   ...Object.fromEntries(Object.entries(ROUTES).map(([name, { role }]) => [name, role])),

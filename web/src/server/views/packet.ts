@@ -1,0 +1,37 @@
+import { talkGoesOut } from '@umbrex/core/readiness';
+import type { Knex } from 'knex';
+import type { Desk } from '../desk';
+import { sheetOf } from '../sheetPage';
+import { listThings } from '../store/store';
+import { stepsShown } from './steps';
+
+/** What is taken along to a bench day: its list, and the sheet of each set that is loaded by its keys; `undefined` where there is no such day. */
+export async function packetView(db: Knex, desk: Desk, dayId: string) {
+  const { workspace, state } = desk;
+  const [days, people] = await Promise.all([
+    listThings(db, 'bench', workspace.id),
+    listThings(db, 'person', workspace.id),
+  ]);
+  const day = days.find(({ value }) => value.id === dayId && value.planId === state.plan.id)?.value;
+  if (!day) return undefined;
+  const nicknames = new Map(desk.fleet.map(({ id, nickname }) => [id, nickname]));
+  const tasks = day.tasks.toSorted((a, b) => a.fromMin - b.fromMin);
+  const sheets = [];
+  for (const { setId, way } of tasks) {
+    if (way !== 'keys') continue;
+    await new Promise((resolve) => setImmediate(resolve));
+    const data = sheetOf(desk, setId);
+    if (data) sheets.push({ data, steps: stepsShown(data, null), talk: talkGoesOut(data.readiness) });
+  }
+  return {
+    day,
+    rows: tasks.map((task) => ({
+      ...task,
+      set: nicknames.get(task.setId) ?? 'a set that is not there any more',
+      who: people.find(({ value }) => value.id === task.personId)?.value.name ?? '',
+      from: task.masterId === null ? '' : (nicknames.get(task.masterId) ?? ''),
+    })),
+    sheets,
+    names: new Map(state.plan.channels.map(({ id, name }) => [id, name])),
+  };
+}
