@@ -36,6 +36,7 @@ module.exports = {
     stage('revision', 'model'),
     stage('bench', 'memory'),
     stage('evidence', 'model'),
+    stage('verify', 'model', 'fit', 'procedure', 'rules'),
     // A set that a program loads is proven by its data file.
     // A virtual set hears by the same rule as all of them.
     stage('procedure', 'units', 'facts', 'findings', 'model', 'memory', 'fit', 'formats', 'tones'),

@@ -167,7 +167,16 @@ export function demoHistory(
       } as const;
       const now = withEvidence(unit, evidence, heldAfter(description, prepared, unit.holds, number, day));
       if (!check) return now;
-      const tried: Evidence = { what: 'checked', id: nextId(), day, by, check, result: 'pass', note: '' };
+      const tried: Evidence = {
+        what: 'checked',
+        id: nextId(),
+        day,
+        by,
+        check,
+        number: null,
+        result: 'pass',
+        note: '',
+      };
       return withEvidence(now, tried);
     });
     return RevisionSchema.parse({

@@ -116,7 +116,28 @@ test('sets that are late are found, loaded in one go and taken back; a sheet say
   await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
   await open(page, page.url().replace('/sheets/', '/devices/'));
   await expect(page.getByText(/^loaded with revision 3 of Ostrel plan, by its keys/)).toBeVisible();
-  await page.getByText('A check', { exact: true }).click();
+  // What its kind and its places ask for, one press each; silence stays undecided.
+  await page.getByText('What to try', { exact: true }).click();
+  const trials = page.getByRole('list', { name: 'What to try' }).getByRole('listitem');
+  expect(await trials.count()).toBeGreaterThan(4);
+  await expect(trials.filter({ hasText: 'Speak on' }).first()).toContainText(
+    /Sends on \d+\.\d+ MHz: listen first/,
+  );
+  const tried = page.waitForEvent('load');
+  await page
+    .getByRole('button', { name: /^Wrong: Speak on / })
+    .first()
+    .click();
+  await tried;
+  await expect(page.getByText(/^spoken with both ways at number \d+: not as it should be/)).toBeVisible();
+  await page.getByText('What to try', { exact: true }).click();
+  const again = page.waitForEvent('load');
+  await page
+    .getByRole('button', { name: /^Right: Speak on / })
+    .first()
+    .click();
+  await again;
+  await page.getByText('Another check', { exact: true }).click();
   await page.getByLabel('How it was').selectOption('as it should be');
   const checked = page.waitForEvent('load');
   await page.getByRole('button', { name: 'Write it down' }).first().click();

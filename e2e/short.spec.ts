@@ -29,6 +29,10 @@ test('a sheet in short is two pages of paper, says each place once, and its valu
     const turnedTo = await line.locator('td strong').allInnerTexts();
     for (const tone of turnedTo.slice(0, 2)) expect(values.join(' '), label).toContain(tone.trim());
   }
+  // What is to be tried is on it too, and paper has it on the long sheet alone.
+  const toTry = page.getByRole('region', { name: 'What to try' });
+  await expect(toTry.getByText('Switch it off and on: it keeps what it holds')).toBeVisible();
+  expect(await toTry.locator('tbody tr').count()).toBeLessThan(20);
   await page.emulateMedia({ media: 'print' });
   expect(pagesOf(await page.pdf({ format: 'A4' }))).toBeLessThanOrEqual(2);
   await expect(page.locator('tfoot')).toContainText('Done by');

@@ -42,25 +42,34 @@ export const OLD_AFTER_DAYS: Readonly<Record<CheckKind, number>> = {
   heard: 182,
   sent: 182,
   blocked: 365,
+  returned: 91,
   'two-way': 91,
   scan: 365,
+  signal: 91,
   'audio-proven': 35,
   'area-filter-proven': 35,
 };
 
-/** The last result of one check since the memory was last spoken of, and whether it is old by now. */
+/** The last result of one check at one place since the memory was last spoken of, and whether it is old by now. */
 export interface Checked {
   readonly check: CheckKind;
+  /** The memory number it was tried at; `null` for the whole set. */
+  readonly number: number | null;
   readonly evidence: EvidenceOf<'checked'>;
   readonly isOld: boolean;
 }
 
-/** What was tried on a set since its memory was last spoken of, the last result of each check. @param today as YYYY-MM-DD */
+/** What was tried on a set since its memory was last spoken of, the last result of each check at each place. @param today as YYYY-MM-DD */
 export function checksOf(unit: Timed, today: string): Checked[] {
   const done = since(unit).filter((one) => one.what === 'checked');
   return CHECKS.flatMap((check) => {
-    const evidence = done.findLast((one) => one.check === check);
-    return evidence ? [{ check, evidence, isOld: isOlder(evidence.day, OLD_AFTER_DAYS[check], today) }] : [];
+    const of = done.filter((one) => one.check === check);
+    const numbers = [...new Set(of.map(({ number }) => number))].sort((a, b) => (a ?? -1) - (b ?? -1));
+    return numbers.flatMap((number) => {
+      const evidence = of.findLast((one) => one.number === number);
+      const isOld = evidence !== undefined && isOlder(evidence.day, OLD_AFTER_DAYS[check], today);
+      return evidence ? [{ check, number, evidence, isOld }] : [];
+    });
   });
 }
 

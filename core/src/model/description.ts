@@ -139,6 +139,8 @@ const shape = z.strictObject({
   station: z.enum(['hand-held', 'mobile', 'fixed']),
   /** Whether its antenna comes off: where it must not, the rules ask. */
   antenna: z.enum(['fixed', 'removable', 'unknown']).default('unknown'),
+  /** Absent where it has a display; without one nobody can read a place back. */
+  display: z.literal('none').optional(),
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
   /** The firmware versions it was written for. */

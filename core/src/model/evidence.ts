@@ -12,8 +12,10 @@ export const CHECKS = [
   'heard',
   'sent',
   'blocked',
+  'returned',
   'two-way',
   'scan',
+  'signal',
   'audio-proven',
   'area-filter-proven',
 ] as const;
@@ -66,6 +68,8 @@ export const EvidenceSchema = z.discriminatedUnion('what', [
     what: z.literal('checked'),
     ...common,
     check: z.enum(CHECKS),
+    /** The memory number it was tried at; `null` for the whole set, or where nobody said. */
+    number: z.number().int().nullable().default(null),
     /** Silence is no result. */
     result: z.enum(['pass', 'fail', 'undecided']),
     note,

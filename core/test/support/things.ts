@@ -97,6 +97,7 @@ const evidence = fc.oneof(
     what: fc.constant('checked' as const),
     ...happened,
     check: fc.constantFrom(...CHECKS),
+    number: orNull(fc.nat(99_999)),
     result: fc.constantFrom('pass' as const, 'fail' as const, 'undecided' as const),
     note: line(200),
   }),

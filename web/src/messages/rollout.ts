@@ -38,8 +38,10 @@ const CHECK_TEXT = {
   heard: 'heard',
   sent: 'sent',
   blocked: 'does not send where it must not',
+  returned: 'heard the repeater answer',
   'two-way': 'spoken with both ways',
   scan: 'scan tried',
+  signal: 'its signal is there, no traffic heard yet',
   'audio-proven': 'heard the transmitter',
   'area-filter-proven': 'sounded for its area',
 } as const;
@@ -81,7 +83,7 @@ export function evidenceText(
     case 'contradicted':
       return `found to be otherwise: what it holds is not known any more${evidence.note && ` (${evidence.note})`}`;
     case 'checked':
-      return `${CHECK_TEXT[evidence.check]}: ${RESULT_TEXT[evidence.result]}${evidence.note && ` (${evidence.note})`}`;
+      return `${CHECK_TEXT[evidence.check]}${evidence.number === null ? '' : ` at number ${evidence.number}`}: ${RESULT_TEXT[evidence.result]}${evidence.note && ` (${evidence.note})`}`;
     case 'lent':
       return `lent to ${evidence.to}`;
     case 'returned':

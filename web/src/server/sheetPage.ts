@@ -209,7 +209,7 @@ export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined
 /** Who holds a unit, by the roster or by what is written, and the calls that show that it works, with whom. */
 export function checksFor(
   { state, fleet, whole }: Desk,
-  { unit, fit }: SheetData,
+  { unit, fit }: Pick<SheetData, 'unit' | 'fit'>,
   people: readonly Person[],
   stations: readonly Station[],
 ): { holder: string; checks: RadioCheck[] } {

@@ -60,8 +60,24 @@ export function useRolloutDesk(props: RolloutProps) {
     'loaded-keys': { what: 'loaded', of: number, way: 'keys', day: today, by: '' },
     'loaded-file': { what: 'loaded', of: number, way: 'file', day: today, by: '' },
     'loaded-copy': { what: 'loaded', of: number, way: 'copy', day: today, by: '' },
-    'read-back-pass': { what: 'checked', check: 'read-back', result: 'pass', note: '', day: today, by: '' },
-    'two-way-pass': { what: 'checked', check: 'two-way', result: 'pass', note: '', day: today, by: '' },
+    'read-back-pass': {
+      what: 'checked',
+      check: 'read-back',
+      number: null,
+      result: 'pass',
+      note: '',
+      day: today,
+      by: '',
+    },
+    'two-way-pass': {
+      what: 'checked',
+      check: 'two-way',
+      number: null,
+      result: 'pass',
+      note: '',
+      day: today,
+      by: '',
+    },
     contradicted: { what: 'contradicted', note: '', day: today, by: '' },
   };
   const mark = (marking: Marking, words: string) =>

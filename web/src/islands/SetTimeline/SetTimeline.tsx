@@ -9,6 +9,7 @@ import { Part } from '../../ui/Part';
 import { call } from '../desk/api';
 import { sayAfterLoad } from '../desk/deskStore';
 import { useAttempt } from '../desk/useAttempt';
+import { type Trial, Trials } from './Trials';
 
 interface Props {
   readonly planId: string;
@@ -16,6 +17,9 @@ interface Props {
   readonly version: number;
   readonly entries: readonly TimelineEntry[];
   readonly checks: readonly { check: CheckKind; isOld: boolean; result: keyof typeof RESULT_TEXT }[];
+  /** What is to be tried on it, and what is left out of that. */
+  readonly trials: readonly Trial[];
+  readonly leftOut: string;
   readonly prepared: readonly Preparation[];
   readonly lentTo: string | null;
   readonly mayEdit: boolean;
@@ -65,6 +69,7 @@ function SetTimelineIsland(props: Props) {
       {mayEdit && (
         <div className="print-hide mt-3 space-y-2">
           <Prepare {...props} {...{ say, busy }} />
+          <Verify {...props} {...{ say, busy }} />
           <Check {...props} {...{ say, busy }} />
           <Lend {...props} {...{ say, busy }} />
           <Backup {...props} {...{ say, busy }} />
@@ -103,6 +108,22 @@ function Prepare({ prepared, say, busy, today }: Saying) {
   );
 }
 
+/** The checks that its kind and its places ask for, one press each. */
+function Verify({ trials, leftOut, say, busy, today }: Saying) {
+  if (trials.length === 0) return null;
+  const passed = trials.filter(({ result, isOld }) => result === 'pass' && !isOld).length;
+  return (
+    <Part title="What to try" state={`${passed} of ${trials.length} as they should be`}>
+      <Trials
+        {...{ trials, leftOut, busy }}
+        say={({ check, number, title }, result) =>
+          void say({ what: 'checked', check, number, result, note: '', day: today, by: '' }, title)
+        }
+      />
+    </Part>
+  );
+}
+
 function Check({ checks, say, busy, today }: Saying) {
   const [check, setCheck] = useState<CheckKind>('read-back');
   const [result, setResult] = useState<keyof typeof RESULT_TEXT>('undecided');
@@ -110,12 +131,15 @@ function Check({ checks, say, busy, today }: Saying) {
   const passed = checks.filter((one) => one.result === 'pass').length;
   return (
     <Part
-      title="A check"
+      title="Another check"
       state={checks.length === 0 ? 'none yet' : `${passed} of ${checks.length} as they should be`}
     >
       <Line
         send={() =>
-          void say({ what: 'checked', check, result, note, day: today, by: '' }, 'the check is written down')
+          void say(
+            { what: 'checked', check, number: null, result, note, day: today, by: '' },
+            'the check is written down',
+          )
         }
         busy={busy}
       >

@@ -16,6 +16,7 @@ import { checksFor, copyOfferFor, sheetOf } from '../sheetPage';
 import { listThings } from '../store/store';
 import { stationFor } from './stations';
 import { stepsShown } from './steps';
+import { verificationView } from './verification';
 
 /**
  * Everything that a set's sheet prints, and what it must warn of; `undefined` where there is no such set to see.
@@ -42,6 +43,7 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
     data,
     holder,
     steps: stepsShown(data, at),
+    toTry: await verificationView(desk, { unit: data.unit, description, prepared: data }),
     checks: mayEdit ? checks : checks.map((check) => withoutNames(check, holder)),
     /** What it would hear of the stations around. */
     onAir:

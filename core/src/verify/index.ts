@@ -1,0 +1,2 @@
+export * from './cover';
+export * from './verify';
