@@ -49,7 +49,7 @@ export function trialCaution({ radiatesHz, onDummyLoad, needsLeave }: Trial): st
 export function leftOutText({ leavesOut, isBlind, neverPressed }: Verification): string {
   return [
     leavesOut.length > 0 &&
-      `${counted(leavesOut.length, 'place')} not tried: everything that could be wrong there is tried at another one.`,
+      `${counted(leavesOut.length, 'place')} not tried: their banks, kinds of tone and powers are tried at others. A slip at one of them alone stays unseen.`,
     isBlind && 'It has no display: nothing can be read back.',
     neverPressed.length > 0 &&
       `Talk is never pressed at number ${listOf(neverPressed.map(String))}: for distress or calling, reading back is enough.`,
