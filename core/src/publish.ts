@@ -149,6 +149,7 @@ export function choicesOf(
 ): ChoiceToMake[] {
   const repeaters = plan.channels.filter((channel) => kindOf(channel) === 'repeater');
   const silent = repeaters.filter(({ receiveTone }) => receiveTone === 'off' || receiveTone === 'unknown');
+  const first = plan.channels.filter(({ scan }) => scan === 'priority').length;
   const cost = costOf(sheets);
   const namePresses = Math.round(
     sheets.reduce((sum, { isTouched, namePresses: names }) => sum + (isTouched ? names : 0), 0),
@@ -162,6 +163,14 @@ export function choicesOf(
       proposed: silent.length * 2 > repeaters.length ? 'open' : 'closed',
       of: repeaters.length - silent.length,
       all: repeaters.length,
+    },
+    {
+      choice: 'priority',
+      value: first === 0 ? 'none' : first === 1 ? 'one' : 'several',
+      // Most sets look at one place in between while they scan, and each look cuts the sound (common practice).
+      proposed: 'one',
+      of: first,
+      all: plan.channels.length,
     },
     {
       choice: 'without-right',

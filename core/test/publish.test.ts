@@ -107,6 +107,20 @@ describe('the choices', () => {
     );
   const silent = (n: number) =>
     channel(`Silent ${n}`, 462.55 + n / 40, 467.55 + n / 40, { receiveTone: 'off' });
+  it('propose one channel of priority, and say how many have it', () => {
+    const first = (name: string) => channel(name, 462.55, 467.55, { scan: 'priority' });
+    expect(choices(plan([KELP])).get('priority')).toMatchObject({
+      value: 'none',
+      proposed: 'one',
+      of: 0,
+      all: 1,
+    });
+    expect(choices(plan([KELP, first('A')])).get('priority')).toMatchObject({ value: 'one', of: 1, all: 2 });
+    expect(choices(plan([first('A'), first('B')])).get('priority')).toMatchObject({
+      value: 'several',
+      proposed: 'one',
+    });
+  });
   it('propose to wait for tones while at least half of the repeaters send one that is known', () => {
     expect(choices().get('tones')).toMatchObject({ value: 'closed', proposed: 'closed', of: 1, all: 1 });
     expect(choices(plan([KELP, silent(0)])).get('tones')).toMatchObject({

@@ -1,7 +1,7 @@
 import type { BenchJob } from '@umbrex/core/bench';
+import type { BenchLeft } from '@umbrex/core/benchWays';
 
-/** A set that a bench day is not for: it holds what it should already, something has to be settled first, or nobody knows a way. */
-export type BenchLeft = 'held' | 'waits' | 'no-way';
+export type { BenchLeft };
 
 /** How sets can be loaded, and how long that takes. */
 export interface BenchWays {

@@ -72,6 +72,12 @@ export const CHOICE_TEXT: Readonly<
         ? 'The plan has no repeaters.'
         : `${of} of ${counted(all, 'repeater')} are known to send a tone that sets can wait for.`,
   },
+  priority: {
+    title: 'Priority in the scan',
+    values: { none: 'no channel', one: 'one channel', several: 'several channels' },
+    why: ({ of, all }) =>
+      `${of} of ${counted(all, 'channel')} ${of === 1 ? 'has' : 'have'} it. Most sets look at one such place while they scan, and each look cuts the sound.`,
+  },
   'without-right': {
     title: 'Channels on which a holder may not send',
     values: {
