@@ -21,7 +21,8 @@ test('a channel gets priority, a broadcast is left out; the scanner’s sheet se
   await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Kitchen scanner / }).click();
   await expect(page.getByText('rehearsed', { exact: true })).toBeVisible();
-  const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+  const readBack = page.getByRole('region', { name: 'Values to read back' });
+  const row = (name: string) => readBack.getByRole('row').filter({ hasText: name });
   // One priority in each bank: Watch direct comes first in the plan, and the other one stands beside it.
   await expect(row('Watch direct')).toContainText('in, priority, no delay');
   await expect(row('Ridge path')).toContainText('in, no delay');
