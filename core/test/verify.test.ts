@@ -8,11 +8,11 @@ import { PROVABLE, shipped } from './support/devices';
 import { anyPlan, channel, OSTREL, plan } from './support/plans';
 import { runs } from './support/runs';
 
-function of(id: string, what = OSTREL, calls: readonly string[] = []) {
+function of(id: string, what = OSTREL, onAir: Parameters<typeof verification>[4] = {}) {
   const description = shipped(id);
   const { fit, sheet, now } = prepare(what, description);
   const lines = readBackLines(description, fit.image, sheet, now);
-  return { lines, fit, found: verification(description, lines, fit.cells, what, calls) };
+  return { lines, fit, found: verification(description, lines, fit.cells, what, onAir) };
 }
 const at = ({ trials }: Verification, check: string) =>
   trials.filter((trial) => trial.check === check).map(({ slotNumber }) => slotNumber);
@@ -162,11 +162,28 @@ describe('what is tried on a set', () => {
       }),
       { numRuns: runs(120) },
     ));
+  it('nobody is called through a repeater that is off the air; permission is asked only for what nothing else shows', () => {
+    const [open, asked, off] = [
+      channel('Open', 462.65, 467.65, { transmitTone: '67.0', receiveTone: '67.0' }),
+      channel('Asked', 462.6, 467.6, { transmitTone: '71.9', receiveTone: 'D023N', access: 'permission' }),
+      channel('Off', 462.7, 467.7, { transmitTone: 'D031N', receiveTone: 'D031N' }),
+    ];
+    const { found } = of('guided-handheld', plan([open, asked, off]), { offAir: [off.id] });
+    const called = found.trials.filter(({ check }) => check === 'two-way');
+    expect(called.map(({ channelId, needsLeave }) => [channelId, needsLeave])).toEqual([
+      [open.id, false],
+      [asked.id, true],
+    ]);
+    const both = of('guided-handheld', plan([open, { ...asked, receiveTone: '71.9' }]));
+    expect(
+      both.found.trials.some(({ channelId, radiatesHz }) => channelId === asked.id && radiatesHz !== null),
+    ).toBe(false);
+  });
   it('the calls of the sheet are among them', () => {
     const { fit } = of('guided-handheld');
     const talked = fit.cells.filter(({ verdict }) => verdict === 'full').map(({ channelId }) => channelId);
     const wanted = talked.slice(-1);
-    const { found } = of('guided-handheld', OSTREL, wanted);
+    const { found } = of('guided-handheld', OSTREL, { calls: wanted });
     expect(
       found.trials.some(({ check, channelId }) => check === 'two-way' && wanted.includes(channelId ?? '')),
     ).toBe(true);

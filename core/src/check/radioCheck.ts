@@ -48,10 +48,6 @@ export function radioChecks(
   partners: readonly Partner[],
   stations: readonly OnAir[],
 ): RadioCheck[] {
-  const isOff = (channel: Channel) => {
-    const opened = openedBy(channel, stations);
-    return opened.length > 0 && opened.every(({ status }) => OFF.has(status ?? ''));
-  };
   const answering = (channel: Channel) =>
     partners
       .filter((partner) => partner.talksOn.has(channel.id))
@@ -59,7 +55,10 @@ export function radioChecks(
   return (['direct', 'repeater'] as const).flatMap((kind): RadioCheck[] => {
     const fit = plan.channels.filter(
       (channel) =>
-        kindOf(channel) === kind && talksOn.has(channel.id) && !neverTested(channel, plan) && !isOff(channel),
+        kindOf(channel) === kind &&
+        talksOn.has(channel.id) &&
+        !neverTested(channel, plan) &&
+        !isOffAir(channel, stations),
     );
     const rank = (channel: Channel) =>
       (answering(channel).length === 0 ? 100 : 0) +
@@ -79,6 +78,12 @@ export function radioChecks(
       },
     ];
   });
+}
+
+/** Whether every repeater that a channel may open is said to be off the air, gone or only planned. */
+export function isOffAir(channel: Channel, stations: readonly OnAir[]): boolean {
+  const opened = openedBy(channel, stations);
+  return opened.length > 0 && opened.every(({ status }) => OFF.has(status ?? ''));
 }
 
 /** The repeaters that a channel may open: those on its pair; of several the ones that wait for its tone, where that is said of any. */

@@ -9,7 +9,7 @@ import { Writer } from './writer';
 /** What to do when nobody knows any more what the set shows: the way back to where the steps of a sheet begin. */
 export interface WayBack {
   readonly steps: readonly SheetStep[];
-  /** Where it then stands: on this number, or, where it is `null`, on the place it stood on. */
+  /** Where it then stands: on this number, or, where it is `null`, on a place that nobody knows. */
   readonly standsOn: number | null;
   readonly minutes: number;
   /** From how many screens it was tried, each with several memories and places. */

@@ -61,14 +61,18 @@ export function toneKind(tone: ToneText | undefined): 'CTCSS' | 'DCS' | 'no tone
  * width and direction at some place, each place that must not send, the scan, the way back from a repeater. The rest is taken by sample, and
  * what is left out is said. Nothing radiates on distress and calling channels.
  * @param lines the places as they shall be; @param cells what becomes of each channel
- * @param calls channels on which the sheet has a call tried anyway: they count first
+ * @param onAir channels on which the sheet has a call tried anyway, which count first; and those whose repeater is off the air, where nobody
+ * is called or heard
  */
 export function verification(
   description: Description,
   lines: readonly SlotLine[],
   cells: readonly Cell[],
   plan: Pick<Plan, 'channels' | 'country'>,
-  calls: readonly string[] = [],
+  {
+    calls = [],
+    offAir = [],
+  }: { readonly calls?: readonly string[]; readonly offAir?: readonly string[] } = {},
 ): Verification {
   const places = placesOf(description, lines, cells, plan);
   const isBlind = description.display === 'none';
@@ -94,23 +98,27 @@ export function verification(
       add('read-back', place, shownThings(place, muted.includes(place)));
   }
 
-  const callable = places
-    .filter(({ mayTalk, isNeverTested }) => mayTalk && !isNeverTested)
-    .sort((a, b) => leave(a) - leave(b));
+  const onAir = places.filter(({ channel }) => !channel || !offAir.includes(channel.id));
+  const callable = onAir.filter(({ mayTalk, isNeverTested }) => mayTalk && !isNeverTested);
   const first = callable.filter(({ channel }) => channel && calls.includes(channel.id));
-  const done = new Set(first.flatMap(calledThings));
-  const others = callable.filter((place) => !first.includes(place));
-  const called = [
-    ...first,
-    ...leastCover(others.map((of) => ({ of, covers: calledThings(of).filter((thing) => !done.has(thing)) }))),
-  ];
+  const called = [...first];
+  // Where permission is needed, or nobody knows, only for what nothing else shows.
+  for (const needs of [0, 1]) {
+    const done = new Set(called.flatMap(calledThings));
+    const others = callable.filter((place) => leave(place) === needs && !first.includes(place));
+    called.push(
+      ...leastCover(
+        others.map((of) => ({ of, covers: calledThings(of).filter((thing) => !done.has(thing)) })),
+      ),
+    );
+  }
   for (const place of called) {
     const more = { radiatesHz: place.content.transmitHz, needsLeave: leave(place) > 0 };
     if (isSplit(place.content)) add('returned', place, ['return from the repeater'], more);
     add('two-way', place, calledThings(place), more);
   }
   const heardAlready = new Set(called.map(({ content }) => `waits for ${toneKind(content.receiveTone)}`));
-  const silent = places.filter(
+  const silent = onAir.filter(
     ({ content }) => !heardAlready.has(`waits for ${toneKind(content.receiveTone)}`),
   );
   for (const place of leastCover(

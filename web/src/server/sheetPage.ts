@@ -1,4 +1,4 @@
-import { type RadioCheck, radioChecks } from '@umbrex/core/check';
+import { type OnAir, type RadioCheck, radioChecks } from '@umbrex/core/check';
 import { type Confidence, confidenceOf } from '@umbrex/core/confidence';
 import type { LoadedAlike } from '@umbrex/core/effort';
 import { sheetPart } from '@umbrex/core/fields';
@@ -224,15 +224,20 @@ export function checksFor(
     if (other.id === unit.id || !channels || channels.size === 0) return [];
     return [{ nickname: other.nickname, holder: holderOf(other), talksOn: channels }];
   });
-  const onAir = stations.map((station) => ({
+  const holder = holderOf(unit);
+  const onAir = onAirOf(stations);
+  return { holder, checks: radioChecks(state.plan, talking(fit.cells), holder, partners, onAir) };
+}
+
+/** What is known of repeaters, for whoever asks whether they can be called. */
+export function onAirOf(stations: readonly Station[]): OnAir[] {
+  return stations.map((station) => ({
     name: station.name,
     outputHz: factOf(station, 'outputHz'),
     inputHz: factOf(station, 'inputHz'),
     inputTone: factOf(station, 'inputTone'),
     status: factOf(station, 'status'),
   }));
-  const holder = holderOf(unit);
-  return { holder, checks: radioChecks(state.plan, talking(fit.cells), holder, partners, onAir) };
 }
 
 const TALKS: ReadonlySet<Cell['verdict']> = new Set(['full', 'adapted']);

@@ -1,3 +1,4 @@
+import { isOffAir } from '@umbrex/core/check';
 import { checksOf } from '@umbrex/core/evidence';
 import type { Prepared } from '@umbrex/core/flow';
 import type { CheckKind, Description, Unit } from '@umbrex/core/model';
@@ -6,7 +7,7 @@ import { verification } from '@umbrex/core/verify';
 import { leftOutText, trialCaution, trialTitle } from '../../messages/verify';
 import { getDb } from '../db';
 import { type Desk, today } from '../desk';
-import { checksFor } from '../sheetPage';
+import { checksFor, onAirOf } from '../sheetPage';
 import { listThings } from '../store/store';
 
 /** One thing to try on a set, in words, with what came of it since it was loaded. */
@@ -28,21 +29,15 @@ export async function verificationView(
 ): Promise<{ rows: TrialRow[]; leftOut: string }> {
   const { fit, sheet, now } = prepared;
   const { plan } = desk.state;
-  const stations = await listThings(getDb(), 'station', desk.workspace.id);
-  const { checks } = checksFor(
-    desk,
-    { unit, fit },
-    [],
-    stations.map(({ value }) => value),
-  );
+  const held = await listThings(getDb(), 'station', desk.workspace.id);
+  const stations = held.map(({ value }) => value);
+  const onAir = onAirOf(stations);
+  const { checks } = checksFor(desk, { unit, fit }, [], stations);
   const lines = readBackLines(description, fit.image, sheet, now);
-  const found = verification(
-    description,
-    lines,
-    fit.cells,
-    plan,
-    checks.map(({ channelId }) => channelId),
-  );
+  const found = verification(description, lines, fit.cells, plan, {
+    calls: checks.map(({ channelId }) => channelId),
+    offAir: plan.channels.flatMap((channel) => (isOffAir(channel, onAir) ? [channel.id] : [])),
+  });
   const names = new Map(plan.channels.map(({ id, name }) => [id, name]));
   const labels = new Map(lines.map(({ number, label }) => [number, label]));
   const done = checksOf(unit, today());
