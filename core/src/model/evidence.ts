@@ -69,7 +69,7 @@ export const EvidenceSchema = z.discriminatedUnion('what', [
     ...common,
     check: z.enum(CHECKS),
     /** The memory number it was tried at; `null` for the whole set, or where nobody said. */
-    number: z.number().int().nullable().default(null),
+    number: z.number().int().min(0).max(999_999).nullable().default(null),
     /** Silence is no result. */
     result: z.enum(['pass', 'fail', 'undecided']),
     note,

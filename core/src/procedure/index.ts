@@ -6,6 +6,7 @@ export * from './copy';
 export * from './device/bench';
 export * from './device/device';
 export * from './events';
+export * from './expanded';
 export * from './keyMap';
 export { type StepSlip, stepFindings, stepSlips } from './lint';
 export * from './places';
