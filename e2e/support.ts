@@ -63,9 +63,12 @@ export async function undoLast(page: Page, path: string): Promise<void> {
   await expect(page.getByText('undoing an edit').first()).toBeVisible();
 }
 
-/** Opens a page and waits until its islands work. */
+/**
+ * Opens a page and waits until its islands work. A page that loads itself anew after a press may do so at the same
+ * moment, and then the browser gives up one of the two ways: the way is gone once more.
+ */
 export async function open(page: Page, path: string): Promise<void> {
-  await page.goto(path);
+  await expect(async () => void (await page.goto(path))).toPass({ timeout: 30_000 });
   await ready(page);
 }
 
