@@ -1,4 +1,5 @@
 import { type BenchJob, scheduleBench } from '@umbrex/core/bench';
+import { radioChecks } from '@umbrex/core/check';
 import { withEvidence } from '@umbrex/core/evidence';
 import { carriedBy } from '@umbrex/core/fit';
 import { compose, heldAfter, type UnitState } from '@umbrex/core/flow';
@@ -18,8 +19,11 @@ import {
   type Unit,
 } from '@umbrex/core/model';
 import { CALM, minutesAt } from '@umbrex/core/procedure';
-import { costOf, type SheetCost } from '@umbrex/core/publish';
+import { costOf, type SheetCost, sheetCost } from '@umbrex/core/publish';
 import { senderOf } from '@umbrex/core/rules';
+import { onAirOf } from '@umbrex/core/stations';
+import { talksOn, toTryOn } from '@umbrex/core/toTry';
+import { toTryOf } from '@umbrex/core/verify';
 import { contentMark, describedMark } from '../web/src/server/contentMark';
 
 /* What Ostrel has behind it: three published states of its plan, and a rollout that is half done. All of it is worked out, by the same core. */
@@ -42,7 +46,7 @@ const STATES: readonly {
   },
   {
     day: '2026-10-17',
-    reason: 'Lantern Fell is on the air, and the doorsteps have channels of their own.',
+    reason: 'Lantern Fell goes in early, for spring, and the doorsteps have channels of their own.',
     otherwise: {
       'Gannet Top': { transmitTone: 'D346N' },
       'Market day': { transmitTone: 'off', receiveTone: 'off' },
@@ -57,7 +61,7 @@ const STATES: readonly {
   },
 ];
 
-type Loaded = readonly [nickname: string, way: LoadedBy, check?: 'read-back' | 'two-way'];
+type Loaded = readonly [nickname: string, way: LoadedBy, check?: 'read-back' | 'two-way' | 'all'];
 /** Who was loaded with which of them, a week after it was published. */
 const LOADED: readonly (readonly Loaded[])[] = [
   [
@@ -74,7 +78,7 @@ const LOADED: readonly (readonly Loaded[])[] = [
     ['Neighbour 6', 'keys'],
   ],
   [
-    ['Boat 1', 'keys', 'read-back'],
+    ['Boat 1', 'keys', 'all'],
     ['Boat 2', 'keys'],
     ['Boat 3', 'keys'],
     ['Club 6', 'keys', 'two-way'],
@@ -82,7 +86,7 @@ const LOADED: readonly (readonly Loaded[])[] = [
     ['Watch 5', 'keys'],
     ['Watch 6', 'keys', 'read-back'],
     ['Ridge 3', 'keys'],
-    ['Truck 1', 'keys', 'two-way'],
+    ['Truck 1', 'keys', 'all'],
     ['Deck 3', 'keys'],
     ['School alert', 'keys'],
     ['Amateur 1', 'keys', 'read-back'],
@@ -120,6 +124,7 @@ export function demoHistory(
     ids += 1;
     return `00000000-0000-4000-8000-${String(ids).padStart(12, '0')}`;
   };
+  const onAir = onAirOf(stations);
   let costs: SheetCost[] = [];
   const revisions = STATES.map((state, i): Revision => {
     const number = i + 1;
@@ -132,27 +137,26 @@ export function demoHistory(
       const as: UnitState = { ...unit, sender: senderOf(grounds, unit), carriesGroups: carriedBy(of, unit) };
       return { description, prepared: compose(of, description, as, others) };
     };
-    costs = units.map((unit): SheetCost => {
-      const { sheet, changes } = composed(unit).prepared;
-      return {
-        unitId: unit.id,
-        descriptionId: unit.descriptionId,
-        personId: unit.personId,
-        isBroken: false,
+    const sets = units.map((unit) => ({ unit, ...composed(unit) }));
+    const partners = sets.map(({ unit: { id, nickname, holder }, prepared }) => ({
+      id,
+      nickname,
+      holder,
+      talksOn: talksOn(prepared.fit.cells),
+    }));
+    costs = sets.map(({ unit, prepared }) =>
+      sheetCost(unit, prepared, {
         isUpToDate: false,
         stops: [],
-        isTouched: changes.places.length > 0 || changes.settings.length > 0,
-        presses: sheet.presses,
         namePresses: 0,
-        minutes: minutesAt(sheet.steps, CALM),
-      };
-    });
+        minutes: minutesAt(prepared.sheet.steps, CALM),
+      }),
+    );
     const loaded = new Map((LOADED[i] ?? []).map((one) => [one[0], one] as const));
     const day = later(state.day, 7);
-    units = units.map((unit) => {
+    units = sets.map(({ unit, description, prepared }) => {
       const [, way, check] = loaded.get(unit.nickname) ?? [];
       if (!way) return unit;
-      const { description, prepared } = composed(unit);
       const by = 'Tomas Ekrem';
       const described = describedMark(description);
       const evidence = {
@@ -166,18 +170,20 @@ export function demoHistory(
         described,
       } as const;
       const now = withEvidence(unit, evidence, heldAfter(description, prepared, unit.holds, number, day));
-      if (!check) return now;
-      const tried: Evidence = {
-        what: 'checked',
-        id: nextId(),
-        day,
-        by,
-        check,
-        number: null,
-        result: 'pass',
-        note: '',
-      };
-      return withEvidence(now, tried);
+      const others = partners.filter(({ id }) => id !== unit.id);
+      const calls = radioChecks(of, talksOn(prepared.fit.cells), unit.holder, others, onAir);
+      const { found } = toTryOn(
+        of,
+        { description, prepared },
+        calls.map(({ channelId }) => channelId),
+        onAir,
+      );
+      const tried = check === 'all' ? toTryOf(found) : check ? [{ check, number: null }] : [];
+      return tried.reduce<Unit>(
+        (set, one) =>
+          withEvidence(set, { what: 'checked', id: nextId(), day, by, ...one, result: 'pass', note: '' }),
+        now,
+      );
     });
     return RevisionSchema.parse({
       format: REVISION_FORMAT,

@@ -192,7 +192,16 @@ const rollout = () => {
       known.set(key, is);
       return is;
     };
-    const asked = { unit, planId: demo.id, described: '', stops: [], wantsAnything: true, holds: isAt };
+    const asked = {
+      unit,
+      planId: demo.id,
+      described: '',
+      stops: [],
+      wantsAnything: true,
+      holds: isAt,
+      heldThen: () => false,
+      toTry: () => undefined,
+    };
     return standingOf(asked, 5, [4, 3, 2, 1], '2026-11-29');
   });
 };

@@ -1,5 +1,14 @@
 import type { PlanFinding } from './check/index';
-import { type Choice, type Cost, type Decided, kindOf, type Person, type Plan } from './model/index';
+import type { Prepared } from './flow';
+import {
+  type Choice,
+  type Cost,
+  type Decided,
+  kindOf,
+  type Person,
+  type Plan,
+  type Unit,
+} from './model/index';
 import type { SheetStop } from './readiness';
 import { isUnsettled, type Pair } from './rules/index';
 
@@ -16,9 +25,33 @@ export interface SheetCost {
   readonly isTouched: boolean;
   /** Whether it holds what it should hold so far: if anything changes, then by this draft alone. */
   readonly isUpToDate: boolean;
+  /** Where not all is known of what it holds: whether its sheet sets each place as it shall be, or resets the set first. */
+  readonly begins: 'keep' | 'clean' | null;
   readonly presses: number;
   readonly namePresses: number;
   readonly minutes: number;
+}
+
+/**
+ * What a set's sheet comes to.
+ * @param prepared its sheet; `undefined` where it could not be made
+ */
+export function sheetCost(
+  unit: Pick<Unit, 'id' | 'descriptionId' | 'personId' | 'holds' | 'start'>,
+  prepared: Pick<Prepared, 'changes' | 'sheet'> | undefined,
+  more: Pick<SheetCost, 'stops' | 'isUpToDate' | 'namePresses' | 'minutes'>,
+): SheetCost {
+  const { changes, sheet } = prepared ?? {};
+  return {
+    unitId: unit.id,
+    descriptionId: unit.descriptionId,
+    personId: unit.personId,
+    isBroken: prepared === undefined,
+    isTouched: changes !== undefined && changes.places.length + changes.settings.length > 0,
+    begins: unit.holds.rest === 'factory' ? null : unit.start === 'reset' ? 'clean' : 'keep',
+    presses: sheet?.presses ?? 0,
+    ...more,
+  };
 }
 
 /** What stops a draft from being published, until it is mended or overruled; `mark` is the same for the same thing. */
@@ -154,6 +187,8 @@ export function choicesOf(
   const namePresses = Math.round(
     sheets.reduce((sum, { isTouched, namePresses: names }) => sum + (isTouched ? names : 0), 0),
   );
+  const begun = sheets.filter(({ begins, isTouched }) => begins !== null && isTouched);
+  const clean = begun.filter(({ begins }) => begins === 'clean');
   const without = people.filter(({ licences }) => licences.length === 0);
   const made: Omit<ChoiceToMake, 'decided'>[] = [
     {
@@ -192,6 +227,22 @@ export function choicesOf(
       proposed: without.length > 0 ? 'listen-only' : 'licensed',
       of: without.length,
       all: people.length,
+    },
+    {
+      choice: 'planned',
+      value: plan.planned,
+      // So that nobody loads twice (common practice).
+      proposed: 'load',
+      of: plan.channels.filter(({ state }) => state === 'planned').length,
+      all: plan.channels.length,
+    },
+    {
+      choice: 'start',
+      value: clean.length === 0 ? 'keep' : clean.length < begun.length ? 'both' : 'clean',
+      // What a holder has in a set is theirs: kept, with a backup first (common practice).
+      proposed: 'keep',
+      of: clean.length,
+      all: begun.length,
     },
   ];
   return made.map((one) => ({

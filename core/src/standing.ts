@@ -1,4 +1,4 @@
-import { isChecked, lastLoaded } from './evidence/index';
+import { lastLoaded, type ToTry, type Tried, triedSoFar } from './evidence/index';
 import type { Unit } from './model/index';
 import type { SheetStop } from './readiness';
 
@@ -16,7 +16,7 @@ export type Standing =
       readonly number: number;
       /** The revision it was loaded as, where that is another one. */
       readonly loadedAs: number | null;
-      readonly checked: 'failed' | 'checked' | 'unchecked';
+      readonly checked: Tried;
       /** It was loaded by a description that was corrected since. */
       readonly kindChanged: boolean;
     }
@@ -24,6 +24,8 @@ export type Standing =
       readonly state: 'late';
       /** The older revision whose contents it holds; `null` where it is none of them. */
       readonly at: number | null;
+      /** It was loaded with the wanted one, and somebody's right to send has ended since. */
+      readonly rightEnded: boolean;
     }
   | { readonly state: 'unknown' }
   | { readonly state: 'blocked'; readonly stops: readonly SheetStop[] }
@@ -48,6 +50,10 @@ export interface Asked {
   readonly wantsAnything: boolean;
   /** Whether what it holds is all that a revision wants in it. */
   readonly holds: (number: number) => boolean;
+  /** Whether it would hold the wanted revision by the rights of the day it was loaded. */
+  readonly heldThen: () => boolean;
+  /** What is to be tried on it once it holds the wanted revision; `undefined` where nobody can tell. */
+  readonly toTry: () => readonly ToTry[] | undefined;
 }
 
 /**
@@ -57,7 +63,7 @@ export interface Asked {
  * @param today as YYYY-MM-DD
  */
 export function standingOf(
-  { unit, planId, described, stops, wantsAnything, holds }: Asked,
+  { unit, planId, described, stops, wantsAnything, holds, heldThen, toTry }: Asked,
   wanted: number,
   others: readonly number[],
   today: string,
@@ -73,11 +79,13 @@ export function standingOf(
       state: 'held',
       number,
       loadedAs: as === number ? null : as,
-      checked: isChecked(unit, today),
+      // What is to be tried is known of the wanted revision alone.
+      checked: triedSoFar(unit, today, () => (number === wanted ? toTry() : undefined)),
       kindChanged: loaded !== undefined && loaded.described !== '' && loaded.described !== described,
     };
   }
   if (stops.length > 0) return { state: 'blocked', stops };
   if (!known) return { state: 'unknown' };
-  return { state: 'late', at: others.find((one) => one < wanted && holds(one)) ?? null };
+  const at = others.find((one) => one < wanted && holds(one)) ?? null;
+  return { state: 'late', at, rightEnded: lastLoaded(unit) !== undefined && heldThen() };
 }

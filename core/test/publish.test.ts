@@ -1,8 +1,8 @@
 import { reviewPlan } from '@umbrex/core/check';
 import type { Decided } from '@umbrex/core/model';
-import { blockersOf, choicesOf, costOf, type SheetCost } from '@umbrex/core/publish';
+import { blockersOf, choicesOf, costOf, type SheetCost, sheetCost } from '@umbrex/core/publish';
 import { describe, expect, it } from 'vitest';
-import { channel, plan, uuid } from './support/plans';
+import { channel, plan, unit, uuid } from './support/plans';
 
 const sheet = (n: number, more: Partial<SheetCost> = {}): SheetCost => ({
   unitId: uuid(n),
@@ -12,6 +12,7 @@ const sheet = (n: number, more: Partial<SheetCost> = {}): SheetCost => ({
   stops: [],
   isTouched: true,
   isUpToDate: false,
+  begins: null,
   presses: 100,
   namePresses: 40,
   minutes: 2.2,
@@ -95,6 +96,23 @@ describe('what it costs', () => {
   });
 });
 
+describe('what a sheet comes to', () => {
+  const changes = { places: [{}], settings: [] } as never;
+  it('is nothing for one that could not be made', () => {
+    const more = { isUpToDate: false, stops: [], namePresses: 0, minutes: 0 };
+    expect(sheetCost(unit(1, 'page-handheld'), undefined, more)).toMatchObject({
+      isBroken: true,
+      isTouched: false,
+      presses: 0,
+      begins: 'keep',
+    });
+    const known = unit(1, 'page-handheld', { holds: { what: 'factory', on: 'unknown', rest: 'factory' } });
+    const made = sheetCost(known, { changes, sheet: { presses: 7 } as never }, more);
+    expect(made).toMatchObject({ isBroken: false, isTouched: true, presses: 7, begins: null });
+    expect(sheetCost(unit(1, 'page-handheld', { start: 'reset' }), undefined, more).begins).toBe('clean');
+  });
+});
+
 describe('the choices', () => {
   const choices = (of = PLAN, sheets = [sheet(1)], licences: number[] = [1], before: Decided[] = []) =>
     new Map(
@@ -153,6 +171,19 @@ describe('the choices', () => {
       of: 1,
       all: 2,
     });
+  });
+  it('of planned channels and of what sets hold already, each with its figures', () => {
+    const early = channel('Early', 462.7, 467.7, { state: 'planned' });
+    expect(choices(plan([KELP, early])).get('planned')).toMatchObject({ value: 'load', of: 1, all: 2 });
+    const begins = (...ways: SheetCost['begins'][]) =>
+      choices(
+        PLAN,
+        ways.map((way, n) => sheet(n, { begins: way })),
+      ).get('start');
+    expect(begins(null)).toMatchObject({ value: 'keep', of: 0, all: 0 });
+    expect(begins('keep', 'keep', null)).toMatchObject({ value: 'keep', of: 0, all: 2 });
+    expect(begins('keep', 'clean')).toMatchObject({ value: 'both', proposed: 'keep', of: 1, all: 2 });
+    expect(begins('clean', null)).toMatchObject({ value: 'clean', of: 1, all: 1 });
   });
   it('stand as somebody decided them, until another value is taken', () => {
     const decided: Decided = { choice: 'tones', value: 'closed', by: 'Ines', day: '2026-09-05' };

@@ -40,6 +40,8 @@ const asked = (more: Partial<Asked> = {}): Asked => ({
   stops: [],
   wantsAnything: true,
   holds: () => false,
+  heldThen: () => false,
+  toTry: () => [{ check: 'read-back', number: null }],
   ...more,
 });
 const stand = (more: Partial<Asked>, wanted = 5, others = [6, 4, 3, 2]) =>
@@ -85,6 +87,25 @@ describe('how a set stands', () => {
       { ...held, number: 3, checked: 'checked' },
     ],
     [
+      'checked in part',
+      {
+        unit: loadedSet(loaded(), pass),
+        holds: only(3),
+        toTry: () => [
+          { check: 'read-back', number: null },
+          { check: 'heard', number: 4 },
+        ],
+      },
+      3,
+      { ...held, number: 3, checked: 'partly' },
+    ],
+    [
+      'of what comes next nobody can say here that all of it was tried',
+      { unit: loadedSet(loaded({ revision: 6 }), pass), holds: only(6) },
+      5,
+      { ...held, number: 6, checked: 'partly' },
+    ],
+    [
       'by a description that was corrected',
       { unit: loadedSet(loaded({ described: OLD })), holds: only(3) },
       3,
@@ -102,8 +123,20 @@ describe('how a set stands', () => {
       5,
       { ...held, number: 5, loadedAs: 3 },
     ],
-    ['late, at an older one', { holds: only(3, 2) }, 5, { state: 'late', at: 3 }],
-    ['late, at none', {}, 5, { state: 'late', at: null }],
+    ['late, at an older one', { holds: only(3, 2) }, 5, { state: 'late', at: 3, rightEnded: false }],
+    ['late, at none', {}, 5, { state: 'late', at: null, rightEnded: false }],
+    [
+      'late by a right that ended since it was loaded',
+      { heldThen: () => true },
+      5,
+      { state: 'late', at: null, rightEnded: true },
+    ],
+    [
+      'late as it was read: no loading stands by whose day rights could be asked',
+      { unit: set({ holds: { ...CONTENTS, what: 'read' } }), heldThen: () => true },
+      5,
+      { state: 'late', at: null, rightEnded: false },
+    ],
     ['stopped', { stops: ['not-proven'] }, 5, { state: 'blocked', stops: ['not-proven'] }],
     ['not looked at', { unit: set(), holds: () => true }, 5, { state: 'unknown' }],
     [
@@ -169,7 +202,7 @@ describe('with plans of which nobody thought', () => {
           const changes = compose(second, description, one).changes;
           const same = changes.places.length === 0 && changes.settings.length === 0;
           expect(standing).toMatchObject(
-            same ? { state: 'held', number: 5, loadedAs: 3 } : { state: 'late', at: 3 },
+            same ? { state: 'held', number: 5, loadedAs: 3 } : { state: 'late', at: 3, rightEnded: false },
           );
         },
       ),

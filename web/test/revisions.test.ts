@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Channel, Plan, Unit } from '@umbrex/core/model';
+import { toTryOf } from '@umbrex/core/verify';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { PublishView } from '../src/contract/revisions';
 
@@ -10,6 +11,8 @@ const { planFor } = await import('../src/server/planFor');
 const { purgeDeleted } = await import('../src/server/repositories/edits');
 const { contentOf, listRevisions, revisionPlan } = await import('../src/server/repositories/revisions');
 const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const { preparedFor } = await import('../src/server/sheetPage');
+const { toTryFor } = await import('../src/server/verification');
 const { compareView } = await import('../src/server/views/revisions');
 const { rolloutView } = await import('../src/server/views/rollout');
 const { todayView } = await import('../src/server/views/today');
@@ -345,6 +348,20 @@ describe('what was seen of sets', () => {
   it('is checked, found otherwise, lent: each an entry with its word', async () => {
     const tried = { what: 'checked', check: 'read-back', result: 'pass', day: '2026-11-21', note: '' };
     expect((await seenOf(['Neighbour 1'], tried)).status).toBe(201);
+    // Read back as a whole; not spoken with, not switched off and on.
+    expect((await standings())['Neighbour 1']).toMatchObject({ state: 'held', checked: 'partly' });
+    const now = await desk();
+    const { value: unit } = await row('Neighbour 1');
+    const kind = now.descriptions.find(({ description: { id } }) => id === unit.descriptionId);
+    if (!kind) throw new Error('no kind');
+    const { description } = kind;
+    const { found } = toTryFor(now)({ unit, description, prepared: preparedFor(now)(kind, unit) });
+    const left = toTryOf(found).filter(({ check }) => check !== 'read-back');
+    expect(left.length).toBeGreaterThan(1);
+    for (const one of left) {
+      expect((await standings())['Neighbour 1']).toMatchObject({ checked: 'partly' });
+      expect((await seenOf(['Neighbour 1'], { ...tried, ...one })).status).toBe(201);
+    }
     expect((await standings())['Neighbour 1']).toMatchObject({ state: 'held', checked: 'checked' });
     expect((await seenOf(['Neighbour 1'], { what: 'lent', to: 'School', day: '2026-11-22' })).status).toBe(
       201,
@@ -359,9 +376,42 @@ describe('what was seen of sets', () => {
     expect((await row('Neighbour 1')).value.timeline.map(({ what }) => what)).toEqual([
       'loaded',
       'checked',
+      ...left.map(() => 'checked'),
       'lent',
       'contradicted',
     ]);
+  });
+  it('says of a right that ended since that it did: a notice and a change sheet, no other revision', async () => {
+    const held = await row('Watch 1');
+    const people = await db('person').whereRaw(`document->>'name' = 'Ines Korvald'`);
+    const [ines] = people;
+    const unitId = held.value.id;
+    const given = { ...held.value, personId: ines.id };
+    expect(
+      (await send('PUT', '/api/units/[unitId]', { unitId }, { version: held.version, value: given })).status,
+    ).toBe(200);
+    expect((await seenOf(['Watch 1'], loaded)).status).toBe(201);
+    expect((await standings())['Watch 1']).toMatchObject({ state: 'held' });
+    const due = async (code: string) =>
+      (await todayView(await desk('draft'))).due
+        .find((one) => one.code === code)
+        ?.items.map(({ name }) => name) ?? [];
+    expect(await due('rights-ended')).toEqual([]);
+    const licences = ines.document.licences.map((one: object) => ({ ...one, expires: '2026-11-25' }));
+    const over = await send(
+      'PUT',
+      '/api/people/[id]',
+      { id: ines.id },
+      { version: ines.version, value: { ...ines.document, licences } },
+    );
+    expect(over.status).toBe(200);
+    expect((await standings())['Watch 1']).toMatchObject({ state: 'late', rightEnded: true });
+    expect(await due('rights-ended')).toEqual(['Watch 1']);
+    expect(await due('units-to-change')).not.toContain('Watch 1');
+    // A renewal takes notice and sheet back.
+    expect((await undo(over.body.editId)).status).toBe(200);
+    expect((await standings())['Watch 1']).toMatchObject({ state: 'held' });
+    expect(await due('rights-ended')).toEqual([]);
   });
   it('marks what was loaded by a description that was corrected since', async () => {
     await seenOf(['Truck 1'], loaded);

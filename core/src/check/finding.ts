@@ -6,7 +6,7 @@ export type NextMove = 'fix' | 'ask' | 'look' | 'know';
 
 /** A change that mends a finding without anybody having to decide anything. */
 export interface Repair {
-  readonly code: 'swap' | 'listen-only' | 'narrow' | 'receive-tone-off' | 'tones-off';
+  readonly code: 'swap' | 'listen-only' | 'narrow' | 'receive-tone-off' | 'tones-off' | 'as-said';
   readonly channel: Channel;
 }
 

@@ -1,4 +1,4 @@
-import { type Channel, kindOf, type Plan } from '../model/index';
+import { type Channel, type ChannelState, kindOf, type Plan } from '../model/index';
 import { neverTested } from '../rules/index';
 
 /** A set that one could be called from, and the channels of the plan it can talk on. */
@@ -80,10 +80,39 @@ export function radioChecks(
   });
 }
 
-/** Whether every repeater that a channel may open is said to be off the air, gone or only planned. */
+/** Whether a channel is planned or withdrawn, or every repeater that it may open is said to be off the air, gone or only planned. */
 export function isOffAir(channel: Channel, stations: readonly OnAir[]): boolean {
+  if (channel.state !== 'on-air') return true;
   const opened = openedBy(channel, stations);
   return opened.length > 0 && opened.every(({ status }) => OFF.has(status ?? ''));
+}
+
+/**
+ * What the list of stations says of a channel that goes through a repeater, where all that it may open are in one state; `undefined` where
+ * nobody says so. A repeater that is off the air for a time is none of them.
+ */
+export function stateSaid(channel: Channel, stations: readonly OnAir[]): ChannelState | undefined {
+  if (kindOf(channel) !== 'repeater') return undefined;
+  const said = new Set(openedBy(channel, stations).map(({ status }) => STATES[status ?? '']));
+  return said.size === 1 ? [...said][0] : undefined;
+}
+const STATES: Readonly<Record<string, ChannelState>> = {
+  'on-air': 'on-air',
+  planned: 'planned',
+  gone: 'withdrawn',
+};
+
+/** The same of all channels of a plan, by their ids. */
+export function statesSaid(
+  { channels }: Pick<Plan, 'channels'>,
+  stations: readonly OnAir[],
+): Record<string, ChannelState> {
+  return Object.fromEntries(
+    channels.flatMap((channel) => {
+      const said = stateSaid(channel, stations);
+      return said ? [[channel.id, said]] : [];
+    }),
+  );
 }
 
 /** The repeaters that a channel may open: those on its pair; of several the ones that wait for its tone, where that is said of any. */

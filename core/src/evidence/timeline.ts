@@ -73,11 +73,32 @@ export function checksOf(unit: Timed, today: string): Checked[] {
   });
 }
 
-/** Whether what is loaded was checked: something failed, something passed that is not old, or nobody tried. Silence is no result. */
-export function isChecked(unit: Timed, today: string): 'failed' | 'checked' | 'unchecked' {
+/** One thing that is to be tried on a set, at a memory number or on all of it. */
+export interface ToTry {
+  readonly check: CheckKind;
+  readonly number: number | null;
+}
+
+/** How far a set was tried since it was loaded: one thing went wrong, all that is to be tried went right, some of it, or nothing. */
+export type Tried = 'failed' | 'checked' | 'partly' | 'unchecked';
+
+/**
+ * How far what a set holds was tried. Silence is no result, what is old by now counts no more, and what was tried at one place shows nothing
+ * of another; a set that was read back as a whole was read back at each place.
+ * @param toTry what is to be tried on it; `undefined` where nobody can tell: then it is never all. Asked only where something passed
+ */
+export function triedSoFar(unit: Timed, today: string, toTry: () => readonly ToTry[] | undefined): Tried {
   const checks = checksOf(unit, today);
   if (checks.some(({ evidence }) => evidence.result === 'fail')) return 'failed';
-  return checks.some(({ evidence, isOld }) => evidence.result === 'pass' && !isOld) ? 'checked' : 'unchecked';
+  const passed = checks.filter(({ evidence, isOld }) => evidence.result === 'pass' && !isOld);
+  if (passed.length === 0) return 'unchecked';
+  const isAll = toTry()?.every((one) =>
+    passed.some(
+      ({ check, number }) =>
+        check === one.check && (number === one.number || (number === null && check === 'read-back')),
+    ),
+  );
+  return isAll ? 'checked' : 'partly';
 }
 
 /** Who has a set on loan; `undefined` where it is where it belongs. */

@@ -1,4 +1,4 @@
-import { type Channel, ListedSchema, SERVICES_OR_OTHER, TrunkSchema } from '../model/index';
+import { CHANNEL_STATES, type Channel, ListedSchema, SERVICES_OR_OTHER, TrunkSchema } from '../model/index';
 import { type Fields, field } from './field';
 import { choice, hertz, line, maybe, named, parts, several, tone, words, yesNo } from './forms';
 
@@ -79,4 +79,7 @@ export const CHANNEL_FIELDS = {
     choice(['plan', 'on', 'off'], 'plan', { plan: 'as the plan says' }),
     true,
   ),
+  state: field('state', choice(CHANNEL_STATES, 'on-air', { 'on-air': 'on the air' }), true, {
+    synonyms: ['status'],
+  }),
 } satisfies Fields<Channel>;

@@ -136,6 +136,8 @@ export const PLAN_FIELDS = {
   ),
   withoutRight: field('channels without a right to send', choice(['leave-out', 'warn'], 'leave-out'), true),
   spares: field('sets of nobody', choice(['licensed', 'listen-only'], 'licensed'), true),
+  planned: field('channels that are planned', choice(['load', 'leave-out'], 'load'), true),
+  withdrawn: field('channels that were withdrawn', choice(['load', 'leave-out'], 'leave-out'), true),
   loadOn: field('sets are loaded on', maybe(day, 'the day it is'), true),
   archived: field('put away', yesNo(false), false),
 } satisfies Fields<PlanHead>;

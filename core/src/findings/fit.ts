@@ -93,6 +93,8 @@ export type FitFinding =
   | { readonly code: 'slot-shared'; readonly with: string; readonly number: number }
   | { readonly code: 'locked-from-keypad'; readonly number: number; readonly label: string }
   /** The set does not carry the channel's group: so it is said of it, of the team it is set up for, or of its kind. */
+  | { readonly code: 'not-loaded'; readonly state: 'planned' | 'withdrawn' }
+  | { readonly code: 'loaded-off-air'; readonly state: 'planned' | 'withdrawn' }
   | { readonly code: 'not-carried'; readonly by: 'unit' | 'team' | 'kind' }
   | { readonly code: 'name-shortened'; readonly from: string; readonly to: string }
   | { readonly code: 'no-names' }

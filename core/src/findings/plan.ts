@@ -12,6 +12,11 @@ export type PlanFinding =
   | { readonly code: 'licence-ends-soon'; readonly expires: string }
   | { readonly code: 'never-for-tests' }
   | { readonly code: 'permission-needed' }
+  | {
+      readonly code: 'state-differs';
+      readonly state: 'on-air' | 'planned' | 'withdrawn';
+      readonly said: 'on-air' | 'planned' | 'withdrawn';
+    }
   | { readonly code: 'service-not-chosen'; readonly service: string }
   | { readonly code: 'input-used-direct'; readonly channel: string }
   | { readonly code: 'same-name'; readonly other: string }

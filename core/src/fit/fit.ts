@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import { type Channel, type Numbers, type Plan, type Slot, sameContent } from '../model/index';
+import { type Channel, type Numbers, notOnAir, type Plan, type Slot, sameContent } from '../model/index';
 import { alertsOf, fitAlerts } from './alerts';
 import { doesCarry } from './carried';
 import type { FitDevice } from './device';
@@ -16,14 +16,16 @@ import { isThere, zoneNames } from './zones';
 /** What of a plan its fit depends on. */
 export type FitPlan = ScanPlan &
   FitPolicy &
-  Partial<Pick<Plan, 'carried' | 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming'>>;
+  Partial<
+    Pick<Plan, 'carried' | 'alerts' | 'fleet' | 'setup' | 'roleSetup' | 'naming' | 'planned' | 'withdrawn'>
+  >;
 
 /**
  * Fits a plan to a device: one verdict a channel, one slot for each that has a place, names that are all different.
  * A channel that has a factory place stays there; where the plan has one number for the fleet, a channel that can sit where that is read
  * does. Of the others, those that can be talked on choose first, in the plan's order; then the ones to listen to. A channel takes a fixed
  * slot that has its frequencies before a free one, and the lowest free one after that; an empty one before one that its holder filled.
- * Two channels that come to the very same contents share a slot. Channels of groups that the set does not carry have no part in it.
+ * Two channels that come to the very same contents share a slot. Channels of groups that the set does not carry, and ones that the plan leaves out since they are not on the air, have no part in it.
  * @param numbers the number of each channel across the fleet; none where nobody decided them
  * @param judgeOne how each channel is judged, where something of it is known from before
  */
@@ -34,20 +36,35 @@ export function fitPlan(
   judgeOne: (channel: Channel) => Judgement = (channel) => judge(device, channel, plan),
 ): Fit {
   const names = namesOn(plan.channels, device);
-  const { carriesGroups } = device;
-  const channels = plan.channels.filter(({ groupId }) => doesCarry(carriesGroups, groupId));
-  if (!carriesGroups || channels.length === plan.channels.length)
-    return fitCarried(plan, device, numbers, judgeOne, names);
+  const why = new Map(plan.channels.map((channel) => [channel.id, whyApart(channel, plan, device)]));
+  const channels = plan.channels.filter(({ id }) => !why.get(id));
   const fit = fitCarried({ ...plan, channels }, device, numbers, judgeOne, names);
   const cells = new Map(fit.cells.map((cell) => [cell.channelId, cell]));
-  const apart = (channelId: string): Cell => ({
-    channelId,
-    verdict: 'apart',
-    slot: null,
-    name: null,
-    findings: [{ code: 'not-carried', severity: 'note', by: carriesGroups.by }],
-  });
-  return { ...fit, cells: plan.channels.map(({ id }) => cells.get(id) ?? apart(id)) };
+  return {
+    ...fit,
+    cells: plan.channels.map((channel): Cell => {
+      const { id: channelId } = channel;
+      const reason = why.get(channelId);
+      const cell = cells.get(channelId);
+      if (reason || !cell)
+        return { channelId, verdict: 'apart', slot: null, name: null, findings: reason ? [reason] : [] };
+      const off = cell.slot && notOnAir(channel, plan);
+      return off
+        ? {
+            ...cell,
+            findings: [...cell.findings, { code: 'loaded-off-air', severity: 'note', state: off.state }],
+          }
+        : cell;
+    }),
+  };
+}
+
+/** Why a channel has no part in a set: its group is not carried there, or it is not on the air and the plan leaves it out. */
+function whyApart(channel: Channel, plan: FitPlan, { carriesGroups }: FitDevice): Finding | undefined {
+  if (carriesGroups && !doesCarry(carriesGroups, channel.groupId))
+    return { code: 'not-carried', severity: 'note', by: carriesGroups.by };
+  const off = notOnAir(channel, plan);
+  return off?.does === 'leave-out' ? { code: 'not-loaded', severity: 'note', state: off.state } : undefined;
 }
 
 /** The fit of the channels that a set carries. */

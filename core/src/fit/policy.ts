@@ -1,7 +1,7 @@
 import type { Plan } from '../model/index';
 import type { RuleContext } from '../rules/index';
 
-/** How a fit can end for one channel on one device; `apart` where the device does not carry the channel's group. */
+/** How a fit can end for one channel on one device; `apart` where the device does not carry the channel's group, or the plan leaves it out since it is not on the air. */
 export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown' | 'apart';
 
 /** What of a plan the fit of one channel depends on, beside the channel itself. */

@@ -45,6 +45,7 @@ export function collect(line: string, country: PlanCountry): Collected {
     direct: false,
     listen: false,
     access: undefined,
+    state: undefined,
     bandwidth: undefined,
     mode: undefined,
     name: [],
@@ -218,7 +219,8 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
     case 'unknown-tone':
       return pushTone(state, 'unknown', tokens[i] as Token, tokens[i + words - 1] as Token);
     case 'planned':
-      got.notes.push('planned');
+    case 'withdrawn':
+      got.state = phrase;
       return true;
     case 'off-air':
       got.notes.push('off air');

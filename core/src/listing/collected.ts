@@ -1,6 +1,6 @@
 import type { PlanCountry } from '../facts/index';
 import type { Question } from '../findings/index';
-import { isToneText, type ToneText } from '../model/index';
+import { type ChannelState, isToneText, type ToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange } from '../units/index';
 import type { Token } from './tokens';
 import type { Direction, ToneKind } from './words';
@@ -25,6 +25,7 @@ export interface Collected {
   direct: boolean;
   listen: boolean;
   access: 'open' | 'permission' | undefined;
+  state: ChannelState | undefined;
   bandwidth: 'narrow' | 'wide' | undefined;
   mode: 'FM' | 'AM' | 'digital' | undefined;
   /** What is left for the name, with its place among the words. */

@@ -1,6 +1,6 @@
 import type { PlanCountry } from '../facts/index';
 import type { Question } from '../findings/index';
-import type { Channel, ChannelDraft, DirectoryEntry, ToneText } from '../model/index';
+import { type Channel, type ChannelDraft, type DirectoryEntry, type ToneText, UNSAID } from '../model/index';
 import { mhzText } from '../units/index';
 import { readLine } from './line';
 import { readTone } from './tone';
@@ -82,7 +82,7 @@ function withEntry(
   const heard = toneOf(entry.outputTone, questions, 'output-tone-unknown');
   const notes = [
     entry.note,
-    entry.status === 'planned' ? 'planned' : entry.status === 'off-air' ? 'off air' : '',
+    entry.status === 'off-air' ? 'off air' : '',
     entry.access === 'closed' ? 'listed as closed' : '',
   ];
   return {
@@ -93,6 +93,7 @@ function withEntry(
     receiveTone: heard === 'unknown' ? 'off' : heard,
     access: entry.access === null ? 'unknown' : entry.access === 'open' ? 'open' : 'permission',
     note: [entry.title.length > 40 ? entry.title : '', ...notes].filter(Boolean).join(', ').slice(0, 400),
+    state: entry.status === 'planned' ? 'planned' : UNSAID.state,
     listed: { source, changed: entry.changed ?? 'unknown', taken },
   };
 }

@@ -155,6 +155,7 @@ function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]):
     mode: got.mode ?? pair.row?.mode ?? (isInAirBand(pair.receiveHz) ? 'AM' : 'FM'),
     service: pair.service,
     access: got.access ?? UNSAID.access,
+    state: got.state ?? UNSAID.state,
     note: cutTo(notes.join(', '), 400),
   };
 }

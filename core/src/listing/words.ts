@@ -127,6 +127,7 @@ export type Phrase =
   | 'no-tone'
   | 'unknown-tone'
   | 'planned'
+  | 'withdrawn'
   | 'off-air'
   | 'split'
   | 'number'
@@ -196,6 +197,7 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['rx', 'tx'], 'both'],
   [['encode', 'and', 'decode'], 'both'],
   [['planned'], 'planned'],
+  [['withdrawn'], 'withdrawn'],
   [['off', 'air'], 'off-air'],
   [['on', 'air'], 'drop'],
   [['narrow'], 'narrow'],

@@ -18,6 +18,9 @@ export const LineSchema = z
 
 /** What a channel may belong to. */
 export const SERVICES_OR_OTHER = [...SERVICE_IDS, 'other'] as const;
+/** Whether a channel can be used: now, later, or not any more. */
+export const CHANNEL_STATES = ['on-air', 'planned', 'withdrawn'] as const;
+export type ChannelState = (typeof CHANNEL_STATES)[number];
 /** One of them, as a schema. */
 export const ServiceOrOtherSchema = z.enum(SERVICES_OR_OTHER);
 
@@ -71,6 +74,8 @@ const channelFields = {
   scan: z.enum(['usual', 'in', 'out', 'priority']).default('usual'),
   /** Whether a scan stays for the answer after somebody spoke. */
   resumeDelay: z.enum(['plan', 'on', 'off']).default('plan'),
+  /** On the air, planned, or withdrawn: what sets then do with it is the plan's policy. */
+  state: z.enum(CHANNEL_STATES).default('on-air'),
 };
 
 const sendsNothing = (channel: { transmitHz: number | null; transmitTone: string }) =>
@@ -107,6 +112,7 @@ export const UNSAID = {
   trunk: null,
   scan: 'usual',
   resumeDelay: 'plan',
+  state: 'on-air',
 } satisfies Partial<ChannelDraft>;
 
 /** A text cut to so many letters at most, and never through the middle of a sign. */

@@ -99,6 +99,9 @@ export const CarriedSchema = z.strictObject({
 });
 export type Carried = z.infer<typeof CarriedSchema>;
 
+/** Whether sets are loaded with channels that are not on the air. */
+const LOADING = ['load', 'leave-out'] as const;
+
 export { COUNTRIES } from '../facts/index';
 
 /** A plan without its channels. */
@@ -139,6 +142,10 @@ export const PlanHeadSchema = z.strictObject({
   withoutRight: z.enum(['leave-out', 'warn']).default('leave-out'),
   /** What is taken of sets that nobody of the roster holds: that whoever takes one has the licences, or has none. */
   spares: z.enum(['licensed', 'listen-only']).default('licensed'),
+  /** Whether sets are loaded with channels that are only planned: early, so that nobody loads twice, or not before they are on the air. */
+  planned: z.enum(LOADING).default('load'),
+  /** Whether sets keep channels that were withdrawn. */
+  withdrawn: z.enum(LOADING).default('leave-out'),
   /** The day on which the sets are loaded, as YYYY-MM-DD, for which every right is judged; `null` for the day it is. */
   loadOn: z.iso.date().nullable().default(null),
   /** It was put away: not offered where plans are chosen, and there all the same. */
@@ -152,6 +159,18 @@ export type PlanHead = z.infer<typeof PlanHeadSchema>;
  */
 export function loadingDay({ loadOn }: Pick<PlanHead, 'loadOn'>, today: string): string {
   return loadOn !== null && loadOn > today ? loadOn : today;
+}
+
+/**
+ * What becomes of a channel that is not on the air: loaded all the same and marked, or left out; `undefined` for one that is on the air.
+ */
+export function notOnAir(
+  { state }: Pick<Channel, 'state'>,
+  plan: Partial<Pick<PlanHead, 'planned' | 'withdrawn'>>,
+): { state: 'planned' | 'withdrawn'; does: (typeof LOADING)[number] } | undefined {
+  if (state === 'on-air') return undefined;
+  const does = state === 'planned' ? (plan.planned ?? 'load') : (plan.withdrawn ?? 'leave-out');
+  return { state, does };
 }
 
 /** The channel plan: what the group wants, in its order. The JSON export is this document. */

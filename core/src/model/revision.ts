@@ -21,7 +21,7 @@ export const OverruledSchema = z.strictObject({
 export type Overruled = z.infer<typeof OverruledSchema>;
 
 /** The choices in which groups differ, which somebody makes for all sets. */
-export const CHOICES = ['tones', 'priority', 'without-right', 'names', 'spares'] as const;
+export const CHOICES = ['tones', 'priority', 'without-right', 'names', 'spares', 'planned', 'start'] as const;
 export type Choice = (typeof CHOICES)[number];
 /** A choice that somebody made: what was taken, who and when. It stands until another value is taken. */
 export const DecidedSchema = z.strictObject({

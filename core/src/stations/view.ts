@@ -31,6 +31,17 @@ export function factOf<F extends StationField>(station: Station, field: F): Fact
   return knownFacts(station).get(field)?.fact.value as FactValues[F] | undefined;
 }
 
+/** What is known of repeaters, for whoever asks whether they can be called; what nobody said is absent. */
+export function onAirOf(stations: readonly Station[]) {
+  return stations.map((station) => ({
+    name: station.name,
+    outputHz: factOf(station, 'outputHz'),
+    inputHz: factOf(station, 'inputHz'),
+    inputTone: factOf(station, 'inputTone'),
+    status: factOf(station, 'status'),
+  }));
+}
+
 /** Whether a keeper said no, or their leave has ended on a day (YYYY-MM-DD); one that nobody asked for yet is neither. */
 export function isRefused({ state, expires }: Station['permission'], day: string): boolean {
   if (state === 'refused') return true;

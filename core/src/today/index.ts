@@ -1,4 +1,4 @@
-import { reviewPlan } from '../check/index';
+import { type PlanFinding, reviewPlan, statesSaid } from '../check/index';
 import { alertsOf, type Board } from '../fit/index';
 import {
   type Description,
@@ -9,15 +9,17 @@ import {
   type Station,
   type Unit,
 } from '../model/index';
-import { daysBetween, reviewStation } from '../stations/index';
+import { daysBetween, onAirOf, reviewStation } from '../stations/index';
 
 /** What needs somebody now, by kind, with the things it is about and the view in which it is done. */
 export interface Due {
   readonly code:
     | 'findings-to-mend'
     | 'findings-to-ask'
+    | 'states-differ'
     | 'cells-unknown'
     | 'units-to-confirm'
+    | 'rights-ended'
     | 'units-to-change'
     | 'units-behind'
     | 'firmware-unknown'
@@ -49,6 +51,8 @@ export interface Standing {
   readonly units: readonly Unit[];
   /** The sets that were loaded and would be loaded otherwise now, by id. */
   readonly toChange: ReadonlySet<string>;
+  /** Those of them that were loaded right, and whose right to send has ended since. */
+  readonly rightsEnded: ReadonlySet<string>;
   readonly descriptions: readonly Pick<Description, 'id' | 'title' | 'firmware' | 'kind'>[];
   readonly stations: readonly Station[];
   /** As YYYY-MM-DD. */
@@ -108,9 +112,14 @@ export function whatIsDue(standing: Standing): Due[] {
         )
         .map(named),
     ),
-    ...found('units-to-change', units.filter(({ id }) => standing.toChange.has(id)).map(named)),
+    ...found('rights-ended', units.filter(({ id }) => standing.rightsEnded.has(id)).map(named)),
+    ...found(
+      'units-to-change',
+      units.filter(({ id }) => standing.toChange.has(id) && !standing.rightsEnded.has(id)).map(named),
+    ),
     ...found('units-to-confirm', units.filter(({ confirmed }) => !confirmed).map(named)),
     ...found('findings-to-ask', plan.ask),
+    ...found('states-differ', plan.follow),
     ...found('cells-unknown', unknownCells(standing)),
     ...found('permissions', at(isPermission)),
     ...found(
@@ -180,17 +189,19 @@ function kindsUnlooked({ units, descriptions }: Standing): DueItem[] {
   return descriptions.flatMap(({ id, title }) => (unlooked.has(id) ? [{ id, name: title }] : []));
 }
 
-function planItems({ plan, today }: Standing): { fix: DueItem[]; ask: DueItem[] } {
+function planItems({ plan, today, stations }: Standing): Record<'fix' | 'ask' | 'follow', DueItem[]> {
   const name = new Map(plan.channels.map((channel) => [channel.id, channel.name]));
-  const found = reviewPlan(plan, { today });
-  const of = (next: string) =>
-    [...new Set(found.filter((entry) => entry.next === next).map(({ channelId }) => channelId ?? ''))].map(
-      (id) => ({
-        id,
-        name: name.get(id) ?? plan.name,
-      }),
-    );
-  return { fix: of('fix'), ask: of('ask') };
+  const found = reviewPlan(plan, { today, said: statesSaid(plan, onAirOf(stations)) });
+  const of = (is: (entry: PlanFinding) => boolean) =>
+    [...new Set(found.filter(is).map(({ channelId }) => channelId ?? ''))].map((id) => ({
+      id,
+      name: name.get(id) ?? plan.name,
+    }));
+  return {
+    fix: of(({ next }) => next === 'fix'),
+    ask: of(({ next }) => next === 'ask'),
+    follow: of(({ finding }) => finding.code === 'state-differs'),
+  };
 }
 
 function unknownCells({ plan, board }: Standing): DueItem[] {

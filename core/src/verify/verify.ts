@@ -40,6 +40,11 @@ export interface Verification {
   readonly neverPressed: readonly number[];
 }
 
+/** What is to be tried, as results are written down by. */
+export function toTryOf({ trials }: Verification): { check: CheckKind; number: number | null }[] {
+  return trials.map(({ check, slotNumber }) => ({ check, number: slotNumber }));
+}
+
 /** One place as it is judged. */
 interface Place {
   readonly slot: Slot;

@@ -3,12 +3,13 @@ import {
   checksOf,
   evidenceFrom,
   isAboutMemory,
-  isChecked,
   lastLoaded,
   memoryWord,
   onLoan,
   preparations,
+  type ToTry,
   timelineOf,
+  triedSoFar,
   withEvidence,
 } from '@umbrex/core/evidence';
 import {
@@ -35,6 +36,9 @@ const loaded = (revision: number | null = 3) =>
   seen({ what: 'loaded', planId: uuid(2), revision, way: 'keys' });
 const tried = (check: string, result: string, day = '2026-11-20') =>
   seen({ what: 'checked', check, result, day });
+const READ_BACK: ToTry = { check: 'read-back', number: null };
+const triedBy = (set: Unit, toTry: readonly ToTry[] | undefined = [READ_BACK]) =>
+  triedSoFar(set, TODAY, () => toTry);
 const NEW = unit({});
 const after = (...all: Evidence[]): Unit => all.reduce((one, evidence) => withEvidence(one, evidence), NEW);
 const CONTENTS: Unit['holds'] = {
@@ -120,18 +124,37 @@ describe('what a set holds follows from its timeline', () => {
 describe('checks', () => {
   it('count for what was loaded before them, the last result of each', () => {
     const set = after(tried('read-back', 'pass'), loaded());
-    expect([checksOf(set, TODAY), isChecked(set, TODAY)]).toEqual([[], 'unchecked']);
+    expect([checksOf(set, TODAY), triedBy(set)]).toEqual([[], 'unchecked']);
     const again = [tried('read-back', 'fail'), tried('read-back', 'pass'), tried('two-way', 'undecided')];
     const now = again.reduce((one, evidence) => withEvidence(one, evidence), set);
     expect(checksOf(now, TODAY).map(({ check, evidence }) => [check, evidence.result])).toEqual([
       ['read-back', 'pass'],
       ['two-way', 'undecided'],
     ]);
-    expect(isChecked(now, TODAY)).toBe('checked');
-    expect(isChecked(withEvidence(now, tried('sent', 'fail')), TODAY)).toBe('failed');
+    expect(triedBy(now)).toBe('checked');
+    expect(triedBy(withEvidence(now, tried('sent', 'fail')))).toBe('failed');
+  });
+  it('show nothing of another place, and all of a set only once all of them went right', () => {
+    const at = (number: number | null, result = 'pass', check = 'heard') =>
+      seen({ what: 'checked', check, number, result });
+    const both: ToTry[] = [
+      { check: 'heard', number: 4 },
+      { check: 'heard', number: 5 },
+    ];
+    expect(triedBy(after(loaded(), at(4)), both)).toBe('partly');
+    // Of the whole set, or where nobody said: that all places were heard is not known; read back is a whole.
+    expect(triedBy(after(loaded(), at(4), at(null)), both)).toBe('partly');
+    const readBack = both.map((one) => ({ ...one, check: 'read-back' as const }));
+    expect(triedBy(after(loaded(), at(null, 'pass', 'read-back')), readBack)).toBe('checked');
+    expect(triedBy(after(loaded(), at(4), at(5, 'undecided')), both)).toBe('partly');
+    expect(triedBy(after(loaded(), at(5), at(4)), both)).toBe('checked');
+    expect(triedBy(after(loaded(), at(5), at(4), at(9, 'fail')), both)).toBe('failed');
+    expect(triedBy(after(loaded(), at(5), at(4), loaded()), both)).toBe('unchecked');
+    // Nobody can tell what is to be tried.
+    expect(triedSoFar(after(loaded(), at(4)), TODAY, () => undefined)).toBe('partly');
   });
   it('that nobody could decide are none', () => {
-    expect(isChecked(after(loaded(), tried('heard', 'undecided')), TODAY)).toBe('unchecked');
+    expect(triedBy(after(loaded(), tried('heard', 'undecided')))).toBe('unchecked');
   });
   it.each([
     ['two-way', '2026-08-30', false],
@@ -144,7 +167,9 @@ describe('checks', () => {
   ])('%s of %s is old: %s', (check, day, isOld) => {
     const set = after(loaded(), tried(check, 'pass', day));
     expect(checksOf(set, TODAY).map((one) => one.isOld)).toEqual([isOld]);
-    expect(isChecked(set, TODAY)).toBe(isOld ? 'unchecked' : 'checked');
+    expect(triedBy(set, [{ check: check as ToTry['check'], number: null }])).toBe(
+      isOld ? 'unchecked' : 'checked',
+    );
   });
 });
 

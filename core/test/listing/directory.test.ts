@@ -100,6 +100,12 @@ describe('an entry as a channel', () => {
   ] as const)('says what stands against it: %s', (_what, more, wanted) =>
     expect(codes(more)).toEqual(wanted),
   );
+  it('keeps that it is planned as what it is, not as a remark', () => {
+    expect(read({ status: 'planned' }).channel).toMatchObject({ state: 'planned', note: '' });
+    expect(read({ status: 'on-air' }).channel).toMatchObject({ state: 'on-air' });
+    // Off the air for a time is none of the three.
+    expect(read({ status: 'off-air' }).channel).toMatchObject({ state: 'on-air', note: 'off air' });
+  });
   it('a pair that no repeater has is asked about and gives no channel to take', () =>
     expect(read({ outputHz: 462_550_000, inputHz: 467_575_000 })).toMatchObject({
       channel: null,

@@ -174,3 +174,14 @@ describe('a name or a note that is too long', () => {
     expect(ChannelDraftSchema.safeParse(channel).success).toBe(true);
   });
 });
+
+describe('a line that says when', () => {
+  it.each([
+    ['Lantern Fell 462.700 rpt 192.8 planned', 'planned'],
+    ['Lantern Fell 462.700 rpt 192.8 withdrawn', 'withdrawn'],
+    ['Lantern Fell 462.700 rpt 192.8 on air', 'on-air'],
+    ['Lantern Fell 462.700 rpt 192.8', 'on-air'],
+  ])('%s: %s', (line, state) => {
+    expect(readLine(line, 'US').channel).toMatchObject({ name: 'Lantern Fell', state, note: '' });
+  });
+});

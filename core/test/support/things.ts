@@ -171,6 +171,8 @@ export const ANY: Any = {
     }),
     withoutRight: fc.constantFrom('leave-out', 'warn'),
     spares: fc.constantFrom('licensed', 'listen-only'),
+    planned: fc.constantFrom('load', 'leave-out'),
+    withdrawn: fc.constantFrom('load', 'leave-out'),
     loadOn: fc.option(day),
     archived: fc.boolean(),
     naming: fc.record({
@@ -208,6 +210,7 @@ export const ANY: Any = {
     ),
     scan: fc.constantFrom('usual', 'in', 'out', 'priority'),
     resumeDelay: fc.constantFrom('plan', 'on', 'off'),
+    state: fc.constantFrom('on-air', 'planned', 'withdrawn'),
   },
   unit: {
     id: fc.uuid(),

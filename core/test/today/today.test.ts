@@ -18,6 +18,7 @@ const well = unit(1, 'page-handheld', { firmware, batteryChanged: '2026-06-01', 
 function due(
   more: {
     toChange?: string[];
+    rightsEnded?: string[];
     units?: Unit[];
     people?: Person[];
     stations?: Station[];
@@ -36,6 +37,7 @@ function due(
     stations,
     descriptions: SHIPPED,
     toChange: new Set(more.toChange),
+    rightsEnded: new Set(more.rightsEnded),
     today: TODAY,
   });
   return Object.fromEntries(found.map(({ code, items }) => [code, items.map(({ name }) => name)]));
@@ -59,6 +61,11 @@ describe('what needs somebody now', () => {
       'a fault found at intake',
       { units: [{ ...well, intake: { ...well.intake, speaker: 'bad' } }] },
       'units-faulty',
+    ],
+    [
+      'a set whose right ended since it was loaded, and no second notice of it',
+      { toChange: [well.id], rightsEnded: [well.id] },
+      'rights-ended',
     ],
     ['a set that would be loaded otherwise now', { toChange: [well.id, uuid(77)] }, 'units-to-change'],
     ['a licence that ended', { people: [holder('2026-11-24')] }, 'licences-over'],

@@ -73,6 +73,8 @@ export interface PublishView {
   readonly after: number;
   readonly sheets: readonly SheetCost[];
   readonly blockers: readonly Blocker[];
+  /** Why some of them were overruled with the newest revision, by their marks. */
+  readonly before: Readonly<Record<string, string>>;
   readonly cost: Cost;
   readonly choices: readonly ChoiceToMake[];
 }

@@ -31,7 +31,7 @@ import type { Role } from './roles';
 import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
 import { type ParamsOf, route } from './route';
 import { LinkSchema, type Mail } from './team';
-import { type Saved, SCHEMAS } from './things';
+import { type Saved, SCHEMAS, type Versioned } from './things';
 
 /** A plan with the versions that edits must name. */
 export interface PlanState {
@@ -218,8 +218,8 @@ export const ROUTES = {
     z.strictObject({ version }),
     [400, 409],
   ),
-  /** What somebody saw or did with sets; of one's own sets members say it too. One move, by which all of it can be taken back. */
-  'POST /api/plans/[planId]/seen': route<Undoable & { sets: readonly { id: string; version: number }[] }>()(
+  /** What somebody saw or did with sets; of one's own sets members say it too. One move, by which all of it can be taken back; where it was said of one, that set as it is now. */
+  'POST /api/plans/[planId]/seen': route<Undoable & { set: Versioned<Unit> | null }>()(
     'member',
     SeenOfSetsSchema,
     [400, 409],

@@ -13,4 +13,5 @@ export const REPAIR_TEXT: Readonly<Record<Repair['code'], string>> = {
   narrow: 'Set to narrow',
   'receive-tone-off': 'Leave the receive tone off',
   'tones-off': 'Leave the tones off',
+  'as-said': 'Follow the list of stations',
 };

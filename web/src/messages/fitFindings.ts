@@ -244,6 +244,13 @@ export const FIT_WORDS = {
     what: `${CARRIED_BY[by]} does not carry the channel’s group.`,
     help: 'Which groups sets carry is said under “Groups that sets carry” in the plan.',
   }),
+  'not-loaded': ({ state }) => ({
+    what: `Left out: it ${state === 'planned' ? 'is only planned' : 'was withdrawn'}.`,
+    help: 'What sets do with such channels is said under “Not on the air” in the plan.',
+  }),
+  'loaded-off-air': ({ state }) => ({
+    what: state === 'planned' ? 'Loaded early: it is not on the air yet.' : 'Still loaded: it was withdrawn.',
+  }),
   'name-shortened': (f) => ({ what: `Its name there is ${f.to}.`, more: `“${f.from}” does not fit.` }),
   'no-names': () => ({ what: 'No name can be set there; the set shows its own label.' }),
   'names-unknown': () => ({ what: 'Nobody has written down whether this set shows names.' }),

@@ -1,4 +1,5 @@
 import type { FindingCode } from '@umbrex/core/findings';
+import { STATE_TEXT } from './channelState';
 import { serviceWords } from './services';
 import { stationField } from './stations';
 import { toneWords } from './tones';
@@ -96,6 +97,10 @@ export const PLAN_WORDS = {
   'service-not-chosen': (f) => ({
     what: `${serviceWords(f.service)} is not among the services that this plan works with.`,
     help: 'Add the service to the plan, or take the channel out.',
+  }),
+  'state-differs': ({ state, said }) => ({
+    what: `The plan has it as ${STATE_TEXT[state]}; the list of stations says ${STATE_TEXT[said]}.`,
+    help: 'Whoever keeps the list looked last: follow it, or correct it there.',
   }),
   'tone-used-nearby': (f) => ({
     what: `“${f.other}”, ${Math.round(f.distanceM / 1000)} km away, uses it on this frequency${f.changed === 'unknown' ? '' : ` (listed ${f.changed})`}.`,

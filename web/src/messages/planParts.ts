@@ -8,10 +8,12 @@ import { NAMING_CHOICES } from './naming';
 
 const joined = (...parts: (string | false)[]) => parts.filter(Boolean).join('; ');
 
-export const rightsText = ({ withoutRight, spares, loadOn }: PlanHead): string =>
+export const rightsText = ({ withoutRight, spares, planned, withdrawn, loadOn }: PlanHead): string =>
   joined(
     withoutRight === 'warn' ? 'without a right loaded, with a warning' : 'without a right left out',
     spares === 'licensed' ? 'spares by whoever takes them' : 'spares listen',
+    planned === 'leave-out' && 'planned channels left out',
+    withdrawn === 'load' && 'withdrawn ones kept',
     loadOn === null ? 'judged for today' : `judged for ${dayText(loadOn)}`,
   );
 

@@ -103,6 +103,26 @@ export const CHOICE_TEXT: Readonly<
         ? 'Everybody on the roster has a licence written down.'
         : `${of} of ${counted(all, 'person', 'people')} who may take one have no licence written down.`,
   },
+  planned: {
+    title: 'Channels that are only planned',
+    values: { load: 'loaded early', 'leave-out': 'left out until they are on the air' },
+    why: ({ of, all }) =>
+      of === 0
+        ? 'The plan has none.'
+        : `${of} of ${counted(all, 'channel')} ${of === 1 ? 'is' : 'are'} planned. Loaded early nobody loads twice; on the sheet it says that nobody answers there yet.`,
+  },
+  start: {
+    title: 'Sets of which nobody knows what they hold',
+    values: {
+      keep: 'what they hold stays where the plan needs no room',
+      clean: 'all are reset first',
+      both: 'some are reset first',
+    },
+    why: ({ of, all }) =>
+      all === 0
+        ? 'There are none to load.'
+        : `${of} of ${counted(all, 'set')} ${of === 1 ? 'is' : 'are'} reset first. What a holder has in a set is theirs: kept, and written down before the work.`,
+  },
 };
 
 /** How some fields of a channel are told to whoever uses it: as what they do, not what the field is called. */

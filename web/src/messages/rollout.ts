@@ -22,10 +22,16 @@ export function standingNote(standing: Standing): string {
         `at ${number}${loadedAs === null ? '' : `, loaded as ${loadedAs}`}`,
         kindChanged
           ? 'its kind was corrected since: check it'
-          : { failed: 'a check failed', checked: 'checked', unchecked: 'not checked' }[checked],
+          : {
+              failed: 'a check failed',
+              checked: 'checked',
+              partly: 'checked in part',
+              unchecked: 'not checked',
+            }[checked],
       ].join(', ');
     }
     case 'late':
+      if (standing.rightEnded) return 'the right to send there has ended since it was loaded';
       return standing.at === null ? 'holds something else' : `at ${standing.at}`;
     default:
       return '';
@@ -155,6 +161,7 @@ export function hoursText(minutes: number): string {
 /** Parts of a bar, in the order in which they stand. */
 const PARTS = [
   ['checked', 'up to date and checked', true],
+  ['partly', 'up to date, checked in part', true],
   ['held', 'up to date, not checked', true],
   ['failed', 'up to date, a check failed', true],
   ['late', 'to load', false],
@@ -167,7 +174,7 @@ function partOf(standing: Standing | null): (typeof PARTS)[number][0] | undefine
   if (standing.state === 'nothing') return undefined;
   if (standing.state !== 'held') return standing.state;
   if (standing.checked === 'failed' || standing.kindChanged) return 'failed';
-  return standing.checked === 'checked' ? 'checked' : 'held';
+  return standing.checked === 'unchecked' ? 'held' : standing.checked;
 }
 
 /** How many sets there are of each standing, the ones that are done first; what is nowhere is left out. */

@@ -31,6 +31,12 @@ export const DUE_TEXT: Readonly<
     view: 'check',
     item: 'channel',
   },
+  'states-differ': {
+    what: (n) => `${counted(n, 'channel')} whose repeater went on the air, is not there yet or is gone`,
+    help: 'The list of stations says so: let the plan follow.',
+    view: 'check',
+    item: 'channel',
+  },
   'cells-unknown': {
     what: (n) => `${counted(n, 'channel')} that some set may or may not take`,
     help: 'Something of the set or the channel is not known.',
@@ -42,6 +48,12 @@ export const DUE_TEXT: Readonly<
     help: 'Look at what they wrote, and confirm it.',
     view: 'devices',
     item: 'unit',
+  },
+  'rights-ended': {
+    what: (n) => `${counted(n, 'set')} loaded with channels on which its holder may not send any more`,
+    help: 'A licence or a permission has ended since. Until the sheet is done the set still sends there: tell whoever holds it.',
+    view: 'sheets',
+    item: 'sheet',
   },
   'units-to-change': {
     what: (n) => `${counted(n, 'set')} that would be loaded otherwise now`,

@@ -1,4 +1,4 @@
-import { reviewPlan } from '@umbrex/core/check';
+import { type OnAir, reviewPlan, statesSaid } from '@umbrex/core/check';
 import { type Board, BoardFitter, boardFor, spellable } from '@umbrex/core/fit';
 import { groundsOf } from '@umbrex/core/grounds';
 import {
@@ -11,6 +11,7 @@ import {
   type Unit,
 } from '@umbrex/core/model';
 import type { Grounds } from '@umbrex/core/rules';
+import { onAirOf } from '@umbrex/core/stations';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import type { RevisionHead, State } from '../contract/revisions';
@@ -46,6 +47,10 @@ export interface Desk {
   readonly descriptions: readonly ReadDescription[];
   /** Who sends with each set of the whole fleet, today. */
   readonly grounds: Grounds;
+  /** The same on another day, as YYYY-MM-DD. */
+  readonly groundsOn: (day: string) => Grounds;
+  /** What the list of stations says of repeaters. */
+  readonly onAir: readonly OnAir[];
   readonly teams: readonly { id: string; name: string }[];
   /** What the whole fleet can do, and the part of it about the sets that this person may see. */
   readonly whole: Board;
@@ -81,6 +86,12 @@ export async function loadDesk(
   );
   const kinds = descriptions.map(({ description }) => description);
   const grounds = groundsFor(state.plan, all, people, stations);
+  const days = new Map<string, Grounds>();
+  const groundsOn = (day: string) => {
+    const of = days.get(day) ?? groundsFor(state.plan, all, people, stations, day);
+    days.set(day, of);
+    return of;
+  };
   const seen = new Set(units.map(({ unit }) => unit.id));
   const wholeOf = (of: State, plan: Plan, by: Grounds) => {
     // One fitter for each fleet and state, so that a page after an edit judges only what the edit touched.
@@ -105,6 +116,8 @@ export async function loadDesk(
     units,
     descriptions,
     grounds,
+    groundsOn,
+    onAir: onAirOf(stations.map(({ value }) => value)),
     teams: teams.map(({ value: { id, name } }) => ({ id, name })),
     whole,
     board,
@@ -122,12 +135,12 @@ export function inForce(revisions: readonly RevisionHead[], day: string): Revisi
 }
 
 /** What is known of whoever sends with the fleet, and of the repeaters, on the day on which the plan's sets are loaded. */
-function groundsFor(plan: Plan, ...[units, people, stations]: Roster): Grounds {
+function groundsFor(plan: Plan, ...[units, people, stations, day]: Roster): Grounds {
   const values = <T>(held: readonly { value: T }[]) => held.map(({ value }) => value);
-  return groundsOf(values(units), values(people), values(stations), loadingDay(plan, today()));
+  return groundsOf(values(units), values(people), values(stations), day ?? loadingDay(plan, today()));
 }
 type Held<T> = readonly { readonly value: T }[];
-type Roster = [units: Held<Unit>, people: Held<Person>, stations: Held<Station>];
+type Roster = [units: Held<Unit>, people: Held<Person>, stations: Held<Station>, day?: string];
 
 /** The same for one person: of licences what the rules ask, and no name, of the sets that they may see. */
 export async function groundsSeenBy(db: Knex, session: Session, planId: string): Promise<Grounds> {
@@ -160,9 +173,14 @@ export function fitPart(description: Description): Description {
 }
 
 /** How many things wait in each stage of the work on the draft. */
-export function waiting({ draft: { state, board } }: Desk): Record<'gather' | 'arrange' | 'fit', number> {
+export function waiting({
+  draft: { state, board },
+  onAir,
+}: Desk): Record<'gather' | 'arrange' | 'fit', number> {
   const unknownCells = board.kinds.flatMap((kind) => kind.cells.filter((cell) => cell.verdict === 'unknown'));
-  const wrong = reviewPlan(state.plan, { today: today() }).filter(({ next }) => next !== 'know');
+  const wrong = reviewPlan(state.plan, { today: today(), said: statesSaid(state.plan, onAir) }).filter(
+    ({ next }) => next !== 'know',
+  );
   // Which events a set has no switch for is known; only what somebody can look into is counted.
   const gather = Object.values(board.unitFindings).filter((findings) =>
     findings.some(({ code }) => code !== 'alert-no-switch' && code !== 'alert-always-on'),

@@ -1,8 +1,9 @@
-import { type OnAir, type RadioCheck, radioChecks } from '@umbrex/core/check';
+import { type RadioCheck, radioChecks } from '@umbrex/core/check';
 import { type Confidence, confidenceOf } from '@umbrex/core/confidence';
 import type { LoadedAlike } from '@umbrex/core/effort';
+import { lastLoaded } from '@umbrex/core/evidence';
 import { sheetPart } from '@umbrex/core/fields';
-import { alertsOf, type Carries, type Cell, carriedBy, hasIdentity } from '@umbrex/core/fit';
+import { alertsOf, type Carries, carriedBy, hasIdentity } from '@umbrex/core/fit';
 import {
   afterSheet,
   compose,
@@ -15,15 +16,7 @@ import {
   type UnitState,
   withProof,
 } from '@umbrex/core/flow';
-import {
-  type Description,
-  headOf,
-  type Person,
-  type Plan,
-  type Station,
-  type Unit,
-  UnitSchema,
-} from '@umbrex/core/model';
+import { type Description, headOf, type Person, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
 import {
   type CardSlot,
   type CopyOffer,
@@ -39,7 +32,7 @@ import {
 } from '@umbrex/core/procedure';
 import { type Readiness, type SheetStop, sheetReadiness, sheetStops } from '@umbrex/core/readiness';
 import { type Sender, senderOf } from '@umbrex/core/rules';
-import { factOf } from '@umbrex/core/stations';
+import { talksOn } from '@umbrex/core/toTry';
 import { contentMark } from './contentMark';
 import type { Desk } from './desk';
 import { Kept } from './kept';
@@ -140,6 +133,18 @@ export function setsToChange(desk: Desk, plan: Plan): string[] {
   );
 }
 
+/**
+ * Tells of any set that was loaded whether it held all that a state of the plan wants in it by the rights of that day. Where it does not any
+ * more, a right has ended since.
+ */
+export function heldThenBy(desk: Desk, plan: Plan = desk.state.plan): (unit: Unit) => boolean {
+  return (unit) => {
+    const day = lastLoaded(unit)?.day ?? 'unknown';
+    if (day === 'unknown') return false;
+    return loadedBy({ ...desk, grounds: desk.groundsOn(day) }, plan)(unit) === true;
+  };
+}
+
 /** The fleet as it is loaded: sets of a kind of which the same is known, and how many there are. */
 export function loadedAlike(desk: Desk): LoadedAlike[] {
   const { units, descriptions } = desk;
@@ -208,39 +213,22 @@ export function copyOfferFor(desk: Desk, data: SheetData): CopyOffer | undefined
 
 /** Who holds a unit, by the roster or by what is written, and the calls that show that it works, with whom. */
 export function checksFor(
-  { state, fleet, whole }: Desk,
+  { state, fleet, whole, onAir }: Desk,
   { unit, fit }: Pick<SheetData, 'unit' | 'fit'>,
   people: readonly Person[],
-  stations: readonly Station[],
 ): { holder: string; checks: RadioCheck[] } {
   const holderOf = ({ personId, holder }: Unit) => people.find(({ id }) => id === personId)?.name ?? holder;
-  const talking = (cells: readonly Cell[]) =>
-    new Set(cells.flatMap(({ channelId, slot, verdict }) => (slot && TALKS.has(verdict) ? [channelId] : [])));
-  const talksOn = new Map(
-    whole.kinds.flatMap(({ unitIds, cells }) => unitIds.map((id) => [id, talking(cells)] as const)),
+  const talking = new Map(
+    whole.kinds.flatMap(({ unitIds, cells }) => unitIds.map((id) => [id, talksOn(cells)] as const)),
   );
   const partners = fleet.flatMap((other) => {
-    const channels = talksOn.get(other.id);
+    const channels = talking.get(other.id);
     if (other.id === unit.id || !channels || channels.size === 0) return [];
     return [{ nickname: other.nickname, holder: holderOf(other), talksOn: channels }];
   });
   const holder = holderOf(unit);
-  const onAir = onAirOf(stations);
-  return { holder, checks: radioChecks(state.plan, talking(fit.cells), holder, partners, onAir) };
+  return { holder, checks: radioChecks(state.plan, talksOn(fit.cells), holder, partners, onAir) };
 }
-
-/** What is known of repeaters, for whoever asks whether they can be called. */
-export function onAirOf(stations: readonly Station[]): OnAir[] {
-  return stations.map((station) => ({
-    name: station.name,
-    outputHz: factOf(station, 'outputHz'),
-    inputHz: factOf(station, 'inputHz'),
-    inputTone: factOf(station, 'inputTone'),
-    status: factOf(station, 'status'),
-  }));
-}
-
-const TALKS: ReadonlySet<Cell['verdict']> = new Set(['full', 'adapted']);
 
 /** Prepares the sheet of one unit; `undefined` when there is no such unit. */
 export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {

@@ -1,3 +1,4 @@
+import type { ChannelState } from '@umbrex/core/model';
 import { useState } from 'react';
 import { guarded } from '../../ui/guarded';
 import type { DeskState } from '../desk/deskStore';
@@ -7,13 +8,16 @@ import { useCheckDesk } from './useCheckDesk';
 
 function CheckDeskIsland({
   initial,
+  said,
   today,
 }: {
   initial: Packed<Omit<DeskState, 'computing'>>;
+  /** By channel, in which state the list of stations has it. */
+  said: Readonly<Record<string, ChannelState>>;
   today: string;
 }) {
   const [desk] = useState(() => unpack(initial));
-  return <CheckDeskView {...useCheckDesk(desk, today)} />;
+  return <CheckDeskView {...useCheckDesk(desk, said, today)} />;
 }
 
 export const CheckDesk = guarded('CheckDesk', CheckDeskIsland);

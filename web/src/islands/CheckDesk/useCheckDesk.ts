@@ -1,12 +1,17 @@
 import { useStore } from '@nanostores/react';
 import { gatherFindings, type NextMove, type Repair, reviewPlan } from '@umbrex/core/check';
+import type { ChannelState } from '@umbrex/core/model';
 import { useMemo, useRef, useState } from 'react';
 import { $desk, type DeskState, saveChannel, startDesk } from '../desk/deskStore';
 
 const MOVES: readonly NextMove[] = ['fix', 'ask', 'look', 'know'];
 
 /** The state of the check: the plan's findings by what to do next, reviewed anew after each change. */
-export function useCheckDesk(initial: Omit<DeskState, 'computing'>, today: string) {
+export function useCheckDesk(
+  initial: Omit<DeskState, 'computing'>,
+  said: Readonly<Record<string, ChannelState>>,
+  today: string,
+) {
   const seeded = useRef(false);
   if (!seeded.current) {
     startDesk(initial);
@@ -16,12 +21,12 @@ export function useCheckDesk(initial: Omit<DeskState, 'computing'>, today: strin
   const { plan, mayEdit } = useStore($desk) ?? begun;
   const [busy, setBusy] = useState(false);
   const groups = useMemo(() => {
-    const found = reviewPlan(plan, { today });
+    const found = reviewPlan(plan, { today, said });
     return MOVES.map((next) => {
       const here = found.filter((entry) => entry.next === next);
       return { next, count: here.length, rows: gatherFindings(here) };
     });
-  }, [plan, today]);
+  }, [plan, said, today]);
   const names = useMemo(() => new Map(plan.channels.map((channel) => [channel.id, channel.name])), [plan]);
   const mend = async (repairs: readonly Repair[]) => {
     setBusy(true);

@@ -3,6 +3,7 @@ import type { Question } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
 import { lazy, Suspense } from 'react';
 import { PathStrip, stripWords } from '../../components/PathStrip';
+import { STATE_TEXT } from '../../messages/channelState';
 import { questionText } from '../../messages/questions';
 import { Offers } from './Offers';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
@@ -116,6 +117,7 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
               {channel.service === 'other' ? 'no service known here' : SERVICES[channel.service].title},{' '}
               {mhzText(channel.receiveHz)} MHz, {channel.mode}
               {channel.bandwidth === 'unknown' ? '' : `, ${channel.bandwidth}`}
+              {channel.state === 'on-air' ? '' : `, ${STATE_TEXT[channel.state]}`}
             </p>
           </div>
           <div>

@@ -7,6 +7,7 @@ import type { State } from '../../contract/revisions';
 import { call } from '../desk/api';
 import { sayAfterLoad } from '../desk/deskStore';
 import { saveFile } from '../desk/saveFile';
+import { useSet } from '../desk/setStore';
 import { useAttempt } from '../desk/useAttempt';
 import { useHeld } from '../desk/useHeld';
 
@@ -24,19 +25,20 @@ export interface Initial {
 }
 
 /** What a set holds now: taken in from a file, written down place by place, or said to be what its sheet gives; and what may go. */
-export function useHeldDesk({ unit, version, description, planId, shown, way, toAccept, today }: Initial) {
+export function useHeldDesk({ description, planId, shown, way, toAccept, today, ...initial }: Initial) {
+  const [{ value: unit, version }] = useSet({ value: initial.unit, version: initial.version });
   const { attempt } = useAttempt(
     'Somebody changed this set meanwhile. Load the page again, then say it once more.',
   );
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [isWhole, setIsWhole] = useState(unit.holds.rest === 'factory');
-  const units = useHeld('units', [{ value: unit, version }]);
+  const units = useHeld('units', [{ value: initial.unit, version: initial.version }]);
   // What follows from what it holds is worked out by the server: a newer state is fetched with all of it.
   const newest = units.held[0]?.version;
   useEffect(() => {
-    if (newest !== version) window.location.reload();
-  }, [newest, version]);
+    if (newest !== initial.version) window.location.reload();
+  }, [newest, initial.version]);
 
   const save = (change: Partial<Unit>) => units.save({ ...unit, ...change }, version);
   const asRead = ({ places, settings, rest }: Held, wrote: Unit['holds']['wrote']) =>

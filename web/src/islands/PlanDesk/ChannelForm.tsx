@@ -6,6 +6,7 @@ import type { Channel, Group, Plan } from '@umbrex/core/model';
 import { hzFromMHzText } from '@umbrex/core/units';
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { STATE_CHOICES } from '../../messages/channelState';
 import { ChoiceField, LineField, named } from '../../ui/bound';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
@@ -173,7 +174,10 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
           ? 'Priority cuts the sound of what is heard for a moment, again and again. Keep it for one channel that must not be missed.'
           : 'As usual a scan comes by here, but not at a broadcast, which never falls silent.'}
       </p>
-      <ChoiceField form={form} name="groupId" title={CHANNEL.groupId.column} choices={named(groups)} />
+      <div className="grid grid-cols-2 items-end gap-3">
+        <ChoiceField form={form} name="groupId" title={CHANNEL.groupId.column} choices={named(groups)} />
+        <ChoiceField form={form} name="state" title={CHANNEL.state.column} choices={STATE_CHOICES} />
+      </div>
       <LineField
         form={form}
         name="aliases"

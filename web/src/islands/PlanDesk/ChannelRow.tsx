@@ -5,6 +5,7 @@ import { GripVertical } from 'lucide-react';
 import { memo } from 'react';
 import { PathStrip } from '../../components/PathStrip';
 import { Shape } from '../../components/Shape';
+import { STATE_TEXT } from '../../messages/channelState';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import type { ChannelFit } from './usePlanDesk';
 
@@ -92,9 +93,10 @@ export const ChannelRow = memo(function ChannelRow({
 
 function subline(channel: Channel): string {
   const access = { open: 'open', permission: 'by permission', unknown: '' }[channel.access];
+  const state = channel.state === 'on-air' ? '' : STATE_TEXT[channel.state];
   const tier = { must: 'must have', should: '', nice: '' }[channel.tier];
   const scan = { priority: 'priority in scans', out: 'not in scans', in: '', usual: '' }[channel.scan];
-  const parts = [kindOf(channel) === 'listen' ? '' : access, tier, scan, channel.note].filter(Boolean);
+  const parts = [kindOf(channel) === 'listen' ? '' : access, state, tier, scan, channel.note].filter(Boolean);
   return (
     parts.join(' · ') || { repeater: 'repeater', direct: 'direct', listen: 'listen only' }[kindOf(channel)]
   );

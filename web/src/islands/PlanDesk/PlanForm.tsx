@@ -3,6 +3,7 @@ import { headOf, type PlanHead } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
+import { PLANNED_CHOICES, WITHDRAWN_CHOICES } from '../../messages/channelState';
 import { countryChoices } from '../../messages/countries';
 import { NAMING_CHOICES } from '../../messages/naming';
 import { alertsText, fleetText, rightsText, scansText, servicesText } from '../../messages/planParts';
@@ -137,7 +138,7 @@ export function PlanForm({ desk, save }: Props) {
           change={(carried) => change({ carried })}
         />
       </Part>
-      <Part title="Who may send" state={rightsText(head)}>
+      <Part title="Who may send, and what goes in" state={rightsText(head)}>
         <LabelledSelect
           title="Where a holder may not send, and the set cannot be shut"
           value={head.withoutRight}
@@ -149,6 +150,18 @@ export function PlanForm({ desk, save }: Props) {
           value={head.spares}
           options={SPARES_CHOICES}
           set={(spares) => change({ spares })}
+        />
+        <LabelledSelect
+          title="Not on the air: planned channels are"
+          value={head.planned}
+          options={PLANNED_CHOICES}
+          set={(planned) => change({ planned })}
+        />
+        <LabelledSelect
+          title="Not on the air: withdrawn channels are"
+          value={head.withdrawn}
+          options={WITHDRAWN_CHOICES}
+          set={(withdrawn) => change({ withdrawn })}
         />
         <label className="block">
           <span className="muted text-small">Sets are loaded on</span>

@@ -21,6 +21,7 @@ export interface ChannelForm {
   tier: Channel['tier'];
   scan: Channel['scan'];
   resumeDelay: Channel['resumeDelay'];
+  state: Channel['state'];
   note: string;
   /** Parted by commas. */
   aliases: string;
@@ -69,6 +70,7 @@ export function formOf(channel: Channel, country: Plan['country']): ChannelForm 
     tier: channel.tier,
     scan: channel.scan,
     resumeDelay: channel.resumeDelay,
+    state: channel.state,
     note: channel.note,
     aliases: channel.aliases.join(', '),
     shortNames: channel.shortNames.join(', '),
@@ -135,6 +137,7 @@ export function channelFormSchema(before: Channel, country: Plan['country']) {
         tier: form.tier,
         scan: form.scan,
         resumeDelay: form.resumeDelay,
+        state: form.state,
         note: form.note,
         tonesSecret: form.tonesSecret,
         aliases: parts(form.aliases),

@@ -163,6 +163,18 @@ function Blockers({
                     value={overruled[blocker.mark] ?? ''}
                     set={(why) => overrule(blocker.mark, why)}
                   />
+                  {view.before[blocker.mark] && !overruled[blocker.mark] && (
+                    <p className="text-small">
+                      With revision {view.after} it was: “{view.before[blocker.mark]}”.{' '}
+                      <button
+                        type="button"
+                        className="link"
+                        onClick={() => overrule(blocker.mark, view.before[blocker.mark] ?? '')}
+                      >
+                        That is still so<span className="sr-only">: {words}</span>
+                      </button>
+                    </p>
+                  )}
                 </div>
               )}
             </li>

@@ -1,27 +1,26 @@
-import { type CheckKind, PREPARATIONS, type Preparation, type Unit } from '@umbrex/core/model';
+import { type Checked, checksOf, onLoan, preparations } from '@umbrex/core/evidence';
+import { type CheckKind, PREPARATIONS, type Unit } from '@umbrex/core/model';
 import { type ReactNode, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
 import type { Seen } from '../../contract/revisions';
-import { CHECK_CHOICES, PREPARED_TEXT, RESULT_TEXT, type TimelineEntry } from '../../messages/rollout';
+import type { Versioned } from '../../contract/things';
+import { CHECK_CHOICES, PREPARED_TEXT, RESULT_TEXT, timelineEntries } from '../../messages/rollout';
 import { guarded } from '../../ui/guarded';
 import { Part } from '../../ui/Part';
 import { call } from '../desk/api';
-import { sayAfterLoad } from '../desk/deskStore';
+import { useSet } from '../desk/setStore';
 import { useAttempt } from '../desk/useAttempt';
-import { type Trial, Trials } from './Trials';
+import { type Trial, type TrialNow, Trials } from './Trials';
 
 interface Props {
   readonly planId: string;
-  readonly unit: Pick<Unit, 'id' | 'nickname'>;
-  readonly version: number;
-  readonly entries: readonly TimelineEntry[];
-  readonly checks: readonly { check: CheckKind; isOld: boolean; result: keyof typeof RESULT_TEXT }[];
-  /** What is to be tried on it, and what is left out of that. */
+  readonly initial: Versioned<Unit>;
+  /** What is to be tried on it once it holds what it shall, and what is left out of that. */
   readonly trials: readonly Trial[];
   readonly leftOut: string;
-  readonly prepared: readonly Preparation[];
-  readonly lentTo: string | null;
+  /** Plans by their ids. */
+  readonly planNames: Readonly<Record<string, string>>;
   readonly mayEdit: boolean;
   readonly today: string;
 }
@@ -29,19 +28,21 @@ interface Props {
 type Say = (seen: Seen, text: string) => Promise<boolean>;
 
 /** What was seen and done with one set, newest first; and what can be said of it. */
-function SetTimelineIsland(props: Props) {
-  const { planId, unit, version, entries, checks, mayEdit } = props;
+function SetTimelineIsland({ planId, initial, trials, leftOut, planNames, mayEdit, today }: Props) {
+  const [{ value: unit, version }, setSet] = useSet(initial);
   const { busy, attempt } = useAttempt(
     'Something of this set was changed meanwhile. Load the page again, then say it once more.',
   );
   const say: Say = (seen, text) =>
     attempt(async () => {
       const sets = [{ id: unit.id, version }];
-      const { editId } = await call('POST /api/plans/[planId]/seen', { planId }, { sets, seen });
-      sayAfterLoad({ text: `${unit.nickname}: ${text}.`, kind: 'done', editId });
-      window.location.reload();
-      return undefined;
+      const { editId, set } = await call('POST /api/plans/[planId]/seen', { planId }, { sets, seen });
+      if (set) setSet(set);
+      return { text: `${unit.nickname}: ${text}.`, editId };
     });
+  const entries = timelineEntries(unit, new Map(Object.entries(planNames)));
+  const checks = checksOf(unit, today);
+  const saying = { unit, checks, say, busy, today };
   const old = checks.filter(({ isOld }) => isOld);
   return (
     <section className="mt-6 max-w-3xl" aria-labelledby="timeline">
@@ -68,26 +69,33 @@ function SetTimelineIsland(props: Props) {
       )}
       {mayEdit && (
         <div className="print-hide mt-3 space-y-2">
-          <Prepare {...props} {...{ say, busy }} />
-          <Verify {...props} {...{ say, busy }} />
-          <Check {...props} {...{ say, busy }} />
-          <Lend {...props} {...{ say, busy }} />
-          <Backup {...props} {...{ say, busy }} />
+          <Prepare {...saying} />
+          <Verify {...saying} {...{ trials, leftOut }} />
+          <Check {...saying} />
+          <Lend {...saying} />
+          <Backup {...saying} />
         </div>
       )}
     </section>
   );
 }
 
-type Saying = Props & { say: Say; busy: boolean };
+interface Saying {
+  readonly unit: Unit;
+  readonly checks: readonly Checked[];
+  readonly say: Say;
+  readonly busy: boolean;
+  readonly today: string;
+}
 
 /** What is made ready before somebody works on it. */
-function Prepare({ prepared, say, busy, today }: Saying) {
+function Prepare({ unit, say, busy, today }: Saying) {
+  const prepared = preparations(unit);
   return (
-    <Part title="Before the work" state={`${prepared.length} of ${PREPARATIONS.length} ready`}>
+    <Part title="Before the work" state={`${prepared.size} of ${PREPARATIONS.length} ready`}>
       <div className="flex flex-wrap gap-2">
         {PREPARATIONS.map((done) =>
-          prepared.includes(done) ? (
+          prepared.has(done) ? (
             <span key={done} className="px-2 leading-8">
               {PREPARED_TEXT[done]}: yes
             </span>
@@ -109,13 +117,17 @@ function Prepare({ prepared, say, busy, today }: Saying) {
 }
 
 /** The checks that its kind and its places ask for, one press each. */
-function Verify({ trials, leftOut, say, busy, today }: Saying) {
+function Verify({ trials, leftOut, checks, say, busy, today }: Saying & Pick<Props, 'trials' | 'leftOut'>) {
   if (trials.length === 0) return null;
-  const passed = trials.filter(({ result, isOld }) => result === 'pass' && !isOld).length;
+  const rows = trials.map((trial): TrialNow => {
+    const found = checks.find(({ check, number }) => check === trial.check && number === trial.number);
+    return { ...trial, result: found?.evidence.result ?? null, isOld: found?.isOld ?? false };
+  });
+  const passed = rows.filter(({ result, isOld }) => result === 'pass' && !isOld).length;
   return (
     <Part title="What to try" state={`${passed} of ${trials.length} as they should be`}>
       <Trials
-        {...{ trials, leftOut, busy }}
+        {...{ rows, leftOut, busy }}
         say={({ check, number, title }, result) =>
           void say({ what: 'checked', check, number, result, note: '', day: today, by: '' }, title)
         }
@@ -128,7 +140,7 @@ function Check({ checks, say, busy, today }: Saying) {
   const [check, setCheck] = useState<CheckKind>('read-back');
   const [result, setResult] = useState<keyof typeof RESULT_TEXT>('undecided');
   const [note, setNote] = useState('');
-  const passed = checks.filter((one) => one.result === 'pass').length;
+  const passed = checks.filter(({ evidence }) => evidence.result === 'pass').length;
   return (
     <Part
       title="Another check"
@@ -163,9 +175,10 @@ function Check({ checks, say, busy, today }: Saying) {
   );
 }
 
-function Lend({ lentTo, say, busy, today }: Saying) {
+function Lend({ unit, say, busy, today }: Saying) {
+  const lentTo = onLoan(unit)?.to;
   const [to, setTo] = useState('');
-  if (lentTo !== null)
+  if (lentTo !== undefined)
     return (
       <Part title="On loan" state={`to ${lentTo}`}>
         <button

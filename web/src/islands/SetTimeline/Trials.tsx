@@ -12,26 +12,30 @@ export interface Trial {
   readonly title: string;
   readonly shows: string;
   readonly caution: string;
+}
+
+/** The same with what came of it since the set was loaded. */
+export interface TrialNow extends Trial {
   readonly result: Result | null;
   readonly isOld: boolean;
 }
 
 interface Props {
-  readonly trials: readonly Trial[];
+  readonly rows: readonly TrialNow[];
   readonly leftOut: string;
   readonly busy: boolean;
   readonly say: (trial: Trial, result: Result) => void;
 }
 
 /** What is to be tried on a set, each with what came of it, or with one press for how it was. */
-export function Trials({ trials, leftOut, busy, say }: Props) {
+export function Trials({ rows, leftOut, busy, say }: Props) {
   return (
     <>
       <p className="muted text-plain">
         Each thing that could be wrong, once. Silence is undecided, not right. {leftOut}
       </p>
       <ul aria-label="What to try">
-        {trials.map((trial) => (
+        {rows.map((trial) => (
           <li
             key={`${trial.check} ${trial.number}`}
             className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-base-300 py-1.5"
@@ -53,9 +57,10 @@ export function Trials({ trials, leftOut, busy, say }: Props) {
                   key={result}
                   type="button"
                   className="btn btn-outline btn-sm"
-                  disabled={busy}
+                  // One that is disabled while it is pressed loses the focus.
+                  aria-disabled={busy}
                   aria-label={`${BUTTON[result]}: ${trial.title}`}
-                  onClick={() => say(trial, result)}
+                  onClick={() => !busy && say(trial, result)}
                 >
                   {BUTTON[result]}
                 </button>

@@ -1,6 +1,6 @@
-import { reviewPlan } from '@umbrex/core/check';
+import { reviewPlan, statesSaid } from '@umbrex/core/check';
 import type { Person, Plan } from '@umbrex/core/model';
-import { blockersOf, choicesOf, costOf, type SheetCost } from '@umbrex/core/publish';
+import { blockersOf, choicesOf, costOf, type SheetCost, sheetCost } from '@umbrex/core/publish';
 import { isKnown } from '@umbrex/core/standing';
 import type { Knex } from 'knex';
 import type { PublishView } from '../../contract/revisions';
@@ -16,31 +16,15 @@ async function sheetCosts(desk: Desk, current: Plan | undefined): Promise<SheetC
   const costs: SheetCost[] = [];
   const isLoadedNow = current && loadedBy(desk, current);
   for await (const { unit, kind, prepared } of setsWithSheets(desk)) {
-    const { id: unitId, descriptionId, personId } = unit;
     const isUpToDate = isKnown(unit.holds) && isLoadedNow?.(unit) === true;
-    const common = { unitId, descriptionId, personId, isUpToDate };
-    if (!prepared) {
-      costs.push({
-        ...common,
-        isBroken: true,
-        stops: [],
-        isTouched: false,
-        presses: 0,
-        namePresses: 0,
-        minutes: 0,
-      });
-      continue;
-    }
-    const { changes, sheet, proof } = prepared;
-    costs.push({
-      ...common,
-      isBroken: false,
-      stops: stopsOf(desk, unit, kind.description, prepared),
-      isTouched: changes.places.length > 0 || changes.settings.length > 0,
-      presses: sheet.presses,
-      namePresses: namePressesOf(prepared),
-      minutes: proof.minutes,
-    });
+    costs.push(
+      sheetCost(unit, prepared, {
+        isUpToDate,
+        stops: prepared ? stopsOf(desk, unit, kind.description, prepared) : [],
+        namePresses: prepared ? namePressesOf(prepared) : 0,
+        minutes: prepared?.proof.minutes ?? 0,
+      }),
+    );
   }
   return costs;
 }
@@ -57,7 +41,13 @@ export async function publishView(db: Knex, desk: Desk): Promise<PublishView> {
     draft: contentMark(plan),
     after: newest?.number ?? 0,
     sheets,
-    blockers: blockersOf(plan, reviewPlan(plan, { today: today() }), sheets, grounds.unsettled),
+    before: Object.fromEntries((newest?.overruled ?? []).map(({ mark, reason }) => [mark, reason])),
+    blockers: blockersOf(
+      plan,
+      reviewPlan(plan, { today: today(), said: statesSaid(plan, desk.onAir) }),
+      sheets,
+      grounds.unsettled,
+    ),
     cost: costOf(sheets),
     choices: choicesOf(plan, sheets, people, newest?.decided ?? []),
   };

@@ -2,6 +2,7 @@ import { memoryWord, onLoan } from '@umbrex/core/evidence';
 import type { Cell } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
 import { isKnown, STANDINGS, standingOf } from '@umbrex/core/standing';
+import { toTryOf } from '@umbrex/core/verify';
 import type { Knex } from 'knex';
 import { allows } from '../../contract/roles';
 import type { Coverage, RolloutRow } from '../../contract/rollout';
@@ -9,8 +10,9 @@ import { evidenceText, evidenceWhen } from '../../messages/rollout';
 import { describedMark } from '../contentMark';
 import { type Desk, today } from '../desk';
 import { revisionPlan } from '../repositories/revisions';
-import { loadedBy, setsWithSheets, stopsOf } from '../sheetPage';
+import { attempt, heldThenBy, loadedBy, setsWithSheets, stopsOf } from '../sheetPage';
 import { listThings } from '../store/store';
+import { toTryFor } from '../verification';
 
 /** How far a published state of the plan is in the sets: each set with its standing, and each channel with its sets. */
 export async function rolloutView(db: Knex, desk: Desk) {
@@ -31,6 +33,8 @@ export async function rolloutView(db: Knex, desk: Desk) {
     desk.descriptions.map(({ description }) => [description.id, describedMark(description)]),
   );
   const day = today();
+  const toTry = toTryFor(desk);
+  const heldThen = heldThenBy(desk);
   const rows: RolloutRow[] = [];
   const coverage = new Map(plan.channels.map(({ id }) => [id, { of: 0, usable: 0, held: 0 }]));
   for await (const { unit, version, kind, prepared } of setsWithSheets(desk)) {
@@ -47,6 +51,8 @@ export async function rolloutView(db: Knex, desk: Desk) {
           stops: stopsOf(desk, unit, description, prepared),
           wantsAnything: wantsAnything(prepared),
           holds: (number) => holds.get(number)?.(unit) === true,
+          heldThen: () => heldThen(unit),
+          toTry: () => attempt(() => toTryOf(toTry({ unit, description, prepared }).found), unit.id),
         },
         shown,
         others,

@@ -37,13 +37,13 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
   const alerts = description.kind === 'alert' ? alertsOf(plan.alerts, data.unit.alerts) : null;
   const mayEdit = allows(session.role, 'editor');
   const roster = people.map(({ value }) => value);
-  const { holder, checks } = checksFor(desk, data, roster, stations);
+  const { holder, checks } = checksFor(desk, data, roster);
   const { proven } = proof;
   return {
     data,
     holder,
     steps: stepsShown(data, at),
-    toTry: await verificationView(desk, { unit: data.unit, description, prepared: data }),
+    toTry: verificationView(desk, { unit: data.unit, description, prepared: data }),
     checks: mayEdit ? checks : checks.map((check) => withoutNames(check, holder)),
     /** What it would hear of the stations around. */
     onAir:

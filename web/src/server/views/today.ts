@@ -3,7 +3,7 @@ import { allows } from '../../contract/roles';
 import { getDb } from '../db';
 import { type Desk, inForce, today } from '../desk';
 import { revisionPlan } from '../repositories/revisions';
-import { setsToChange } from '../sheetPage';
+import { heldThenBy, setsToChange } from '../sheetPage';
 import { listThings } from '../store/store';
 
 /** What waits for somebody today, for those who can do it; and the nets, for everybody. */
@@ -20,13 +20,18 @@ export async function todayView(desk: Desk) {
   // What sets should hold is what was published, where anything was.
   const now = inForce(revisions, today());
   const wanted = now && mayEdit ? await revisionPlan(getDb(), workspace.id, plan.id, now.number) : plan;
+  const toChange = mayEdit ? setsToChange(desk, wanted) : [];
+  const heldThen = heldThenBy(desk, wanted);
   const due = mayEdit
     ? whatIsDue({
         plan,
         board,
         people: people.map(({ value }) => value),
         units: sets,
-        toChange: new Set(setsToChange(desk, wanted)),
+        toChange: new Set(toChange),
+        rightsEnded: new Set(
+          sets.flatMap((unit) => (toChange.includes(unit.id) && heldThen(unit) ? [unit.id] : [])),
+        ),
         descriptions: descriptions.map(({ description }) => description),
         stations: stations.map(({ value }) => value),
         today: today(),

@@ -31,12 +31,11 @@ export const POST = endpoint(
       units.push({ version, unit: asNow(one.unit) });
     }
     return write(async (trx, editId) => {
-      const sets = [];
-      for (const { unit, version } of units) {
-        const saved = await saveThing(trx, 'unit', workspace.id, unit.id, version, unit);
-        sets.push({ id: unit.id, version: saved.version });
-      }
-      return { editId, sets };
+      const saved = [];
+      for (const { unit, version } of units)
+        saved.push(await saveThing(trx, 'unit', workspace.id, unit.id, version, unit));
+      const [one] = saved;
+      return { editId, set: one && saved.length === 1 ? { value: one.value, version: one.version } : null };
     });
   },
 );
