@@ -45,8 +45,10 @@ export interface Readiness {
   readonly sendsInstead: readonly SendsInstead[];
   /** Channels that it does not have at all, or of which nobody knows it. */
   readonly without: readonly Cell[];
-  /** Whether it writes to places that look free, or that nobody has looked at. */
-  readonly fillsFree: boolean;
+  /** The places it writes to that hold nothing by what is known: free they are once the set itself shows the same. */
+  readonly looksFree: readonly SlotLine[];
+  /** The places it writes to that nobody has looked at. */
+  readonly notLooked: readonly SlotLine[];
   /** Whether a tone that was picked by hand must be cleared first, since no step does it. */
   readonly clearPickedTone: boolean;
 }
@@ -68,7 +70,8 @@ export function sheetReadiness(
     overwritten: lines.filter(({ number }) => sheet.overwrites.includes(number)),
     sendsInstead: sendsInstead(fit.cells, new Set(ableToSend.map(({ number }) => number))),
     without: fit.cells.filter(({ verdict }) => verdict === 'no' || verdict === 'unknown'),
-    fillsFree: lines.some(({ before }) => before === null || before === 'unknown'),
+    looksFree: lines.filter(({ before }) => before === null),
+    notLooked: lines.filter(({ before }) => before === 'unknown'),
     clearPickedTone: typeof description.operatorTone === 'object' && sheet.clears === 0,
   };
 }

@@ -105,6 +105,20 @@ describe('what is tried on a set', () => {
       lines.flatMap(({ number, content }) => (content.kind === 'network' ? [number] : [])),
     );
   });
+  it.each([
+    ['guided-handheld', 'Talk or listen', 'TALK'],
+    ['page-handheld', 'Transmit forbidden', 'OFF'],
+    ['paired-handheld', 'Listen only', 'no'],
+  ])('says how a block is undone on %s: %s %s', (id, title, shown) => {
+    // A direct channel to talk on, and one that is only listened to.
+    const two = plan([channel('Deck', 462.5625, 462.5625), channel('Quay', 462.6125, null)]);
+    const blocked = of(id, two).found.trials.filter(({ check }) => check === 'blocked');
+    expect(blocked.length).toBeGreaterThan(0);
+    for (const { undo } of blocked) expect(undo).toEqual({ title, shown });
+    expect(
+      of(id, two).found.trials.filter(({ check, undo }) => check !== 'blocked' && undo !== null),
+    ).toEqual([]);
+  });
   it('of any plan on any pattern: each thing once, nothing on distress or calling channels, each place that must not send', () =>
     fc.assert(
       fc.property(fc.oneof(anyPlan, fc.constant(OSTREL)), fc.constantFrom(...PROVABLE), (any, { id }) => {

@@ -1,5 +1,6 @@
-import { type DrawnKeys, drawn } from './runs';
-import type { ShortCell, ShortColumn } from './short';
+import type { RecipeMark } from '../model/index';
+import { type DrawnKeys, drawn, type Run } from './runs';
+import type { Routine, RoutineStep, ShortCell, ShortColumn } from './short';
 
 /** What stands in a column of a line, as it is printed. */
 export type DrawnCell =
@@ -11,9 +12,9 @@ export type DrawnCell =
   | { readonly kind: 'times'; readonly times: number; readonly value: string | undefined }
   /** What is typed; with `typed` where the value that it brings reads otherwise. */
   | { readonly kind: 'typed'; readonly text: string; readonly value: string | undefined }
-  /** What shall be shown: of several keys one after another, the first and the last text of each. */
   /** Letters, each to be turned to. */
   | { readonly kind: 'spelt'; readonly letters: readonly string[] }
+  /** What shall be shown: of several keys one after another, the first and the last text of each. */
   | { readonly kind: 'until'; readonly shows: readonly (readonly string[])[] }
   | { readonly kind: 'keys'; readonly keys: readonly DrawnKeys[]; readonly value: string | undefined }
   | {
@@ -66,4 +67,53 @@ export function drawnCell(
     default:
       return column satisfies never;
   }
+}
+
+/** The letter by which a routine names a column, counted from 0: A, B, … Z, A2, B2, … */
+export function columnLetter(column: number): string {
+  return `${String.fromCharCode(65 + (column % 26))}${column < 26 ? '' : Math.floor(column / 26) + 1}`;
+}
+
+/** Columns that belong to one field, side by side, for one title above them. */
+export function columnSpans({ columns }: Pick<Routine, 'columns'>): { field: string; count: number }[] {
+  const spans: { field: string; count: number }[] = [];
+  for (const { field } of columns) {
+    const last = spans.at(-1);
+    if (last?.field === field) last.count++;
+    else spans.push({ field, count: 1 });
+  }
+  return spans;
+}
+
+/** The keys that a column is about, each as it is pressed once. */
+export function columnKeys(column: ShortColumn | undefined): Run[][] {
+  if (column?.kind === 'times' || column?.kind === 'spelt')
+    return [[{ do: 'press', key: column.key, times: 1 }]];
+  if (column?.kind !== 'until') return [];
+  return column.keys.map(({ key, heldMs }) => [
+    { do: 'press', key, times: 1, ...(heldMs !== undefined && { heldMs }) },
+  ]);
+}
+
+const OF_VALUE: ReadonlySet<RecipeMark> = new Set(['value', 'mhz', 'sendMhz', 'typed']);
+
+/**
+ * The column that tells what stands in a step’s words for a mark of its value: the step’s own, else the last one before it in its section,
+ * else the next; `undefined` where none does, and for marks of the place.
+ */
+export function columnOfMark(
+  { steps, columns }: Pick<Routine, 'steps' | 'columns'>,
+  step: RoutineStep,
+  mark: RecipeMark,
+): number | undefined {
+  if (!OF_VALUE.has(mark)) return undefined;
+  const tells = (column: number | undefined) =>
+    column !== undefined && columns[column]?.kind !== 'whether' ? column : undefined;
+  if (step.column !== undefined) return tells(step.column);
+  const there = steps.filter(({ section }) => section === step.section);
+  const at = there.indexOf(step);
+  const told = [...there.slice(0, at).reverse(), ...there.slice(at)].find(
+    ({ column }) => tells(column) !== undefined,
+  );
+  return told?.column;
 }

@@ -4,6 +4,7 @@ import {
   type ChannelContent,
   type CheckKind,
   type Description,
+  listItems,
   type Plan,
   type Slot,
   slotsOf,
@@ -27,6 +28,14 @@ export interface Trial {
   readonly onDummyLoad: boolean;
   /** Its owner is asked before anybody calls there. */
   readonly needsLeave: boolean;
+  /** How a block is undone: the set's own setting, and what it then shows; `null` where none of its settings blocks, or nothing is. */
+  readonly undo: Undo | null;
+}
+
+/** A setting of a place, and what it shows where it lets talk through. */
+export interface Undo {
+  readonly title: string;
+  readonly shown: string;
 }
 
 /** What is to be tried on a set, and what is not. */
@@ -91,6 +100,7 @@ export function verification(
       radiatesHz: null,
       onDummyLoad: false,
       needsLeave: false,
+      undo: null,
       ...more,
     });
 
@@ -140,6 +150,7 @@ export function verification(
   for (const place of tried)
     add('blocked', place, [isReceiver ? bandOf(description, place) : 'talk is blocked'], {
       onDummyLoad: true,
+      undo: undoOf(description, place),
     });
 
   if (places.some(({ content }) => content.inScan !== undefined && content.inScan !== false))
@@ -154,6 +165,7 @@ export function verification(
         radiatesHz: null,
         onDummyLoad: false,
         needsLeave: false,
+        undo: null,
       });
   if (description.kind === 'alert') {
     add('audio-proven', null, ['the voice of the transmitter']);
@@ -209,6 +221,16 @@ function isMuted({ slot, content }: Place): boolean {
   const { content: region } = slot.region;
   if (slot.fixed) return slot.fixed.transmitHz !== null;
   return !(region.kind === 'free' && region.receiveOnly);
+}
+
+/** How a place that must not send was told so, the other way round. */
+function undoOf(description: Description, { slot }: Place): Undo | null {
+  const field = description.fields.find(
+    ({ id, holds }) => holds === 'transmitForbidden' && slot.settable.includes(id),
+  );
+  const allows =
+    field && listItems(description.lists[field.list ?? ''] ?? []).find(({ means }) => means === false);
+  return allows ? { title: field.title, shown: allows.shown } : null;
 }
 
 const isSplit = ({ receiveHz, transmitHz }: ChannelContent) =>

@@ -3,6 +3,9 @@ import { firstDifference, withWanted } from '@umbrex/core/memory';
 import { type Description, factoryMemory } from '@umbrex/core/model';
 import {
   CALM,
+  columnLetter,
+  columnOfMark,
+  columnSpans,
   type DrawnKeys,
   drawnCell,
   expanded,
@@ -136,6 +139,28 @@ function asRead(run: Run): Read {
   return { do: 'until', key, ...(heldMs !== undefined && { heldMs }), ends };
 }
 
+/** What a cell says of a value, in the ways in which it may. */
+function said(cell: ReturnType<typeof drawnCell>): string[] {
+  switch (cell.kind) {
+    case 'times':
+      return [cell.value ?? ''];
+    case 'typed':
+      return [cell.text, cell.value ?? ''];
+    case 'until':
+      return cell.shows.map((texts) => texts.at(-1) ?? '');
+    case 'spelt':
+      return [cell.letters.join(''), ...cell.letters];
+    case 'letters':
+      return [cell.letters.map(({ letter }) => letter).join(''), ...cell.letters.map(({ letter }) => letter)];
+    case 'keys': {
+      const last = cell.keys.at(-1);
+      return [cell.value ?? '', last?.kind === 'until' ? (last.shows.at(-1) ?? '').trim() : ''];
+    }
+    default:
+      return [];
+  }
+}
+
 describe('the short form of a sheet', () => {
   const cases = KEYED.flatMap((description) =>
     Object.entries(STARTS).flatMap(([name, unit]) =>
@@ -150,6 +175,46 @@ describe('the short form of a sheet', () => {
     const long = prepared.sheet.steps.map((step) => step.runs);
     expect(expanded(short)).toEqual(long);
     expect(byHand(short, description.keys)).toEqual(long.map((each) => each.map(asRead)));
+  });
+  it.each(cases)(
+    '%s, %s: what stands in the words of a step is what its column says there',
+    (id, _, unit) => {
+      const description = shipped(id);
+      const prepared = prepare(OSTREL, description, unit);
+      for (const part of shortOf(description, prepared).parts) {
+        if (part.kind === 'steps') continue;
+        for (const { from, to, cells } of part.lines)
+          for (const step of part.steps)
+            for (const piece of step.says) {
+              if (typeof piece === 'string') continue;
+              const long = prepared.sheet.steps
+                .slice(from - 1, to)
+                .find(
+                  ({ field, says, of }) =>
+                    field === step.field &&
+                    says === step.says.map((p) => (typeof p === 'string' ? p : (of[p.mark] ?? ''))).join(''),
+                );
+              const [at, text] = [columnOfMark(part, step, piece.mark), long?.of[piece.mark]?.trim()];
+              const [column, cell] = [part.columns[at ?? -1], cells[at ?? -1]];
+              if (!text || !column || !cell) continue;
+              const there = said(drawnCell(column, cell, description.keys));
+              // In a frame of the set's own, where the line says what shall be shown.
+              expect(
+                there.some((one) => one.includes(text)),
+                `${columnLetter(at ?? 0)} of “${long?.says}”: ${there}`,
+              ).toBe(true);
+            }
+      }
+    },
+  );
+  it('names its columns by letters, and goes on after Z', () => {
+    expect([0, 1, 25, 26, 51, 52].map(columnLetter)).toEqual(['A', 'B', 'Z', 'A2', 'Z2', 'A3']);
+    const columns = ['one', 'one', 'two', 'one'].map((field) => ({ kind: 'keys', field }) as const);
+    expect(columnSpans({ columns })).toEqual([
+      { field: 'one', count: 2 },
+      { field: 'two', count: 1 },
+      { field: 'one', count: 1 },
+    ]);
   });
   it('of any plan on any pattern comes to the same memory when it is followed', () =>
     fc.assert(

@@ -34,12 +34,14 @@ export function trialTitle(check: CheckKind, where: string): string {
 }
 
 /** What must be known before a check is tried; nothing for most. */
-export function trialCaution({ radiatesHz, onDummyLoad, needsLeave }: Trial): string {
+export function trialCaution({ radiatesHz, onDummyLoad, needsLeave, undo }: Trial): string {
   return [
     radiatesHz !== null &&
       `Sends on ${mhzText(radiatesHz)} MHz: listen first, say who you are, keep it short.`,
     needsLeave && 'Only with its owner’s permission.',
-    onDummyLoad && 'Read it back first; never with an antenna.',
+    onDummyLoad &&
+      'Read it back first; never with an antenna. Where the set has two lines, on each that is used.',
+    undo && `Undone by ${undo.title} ${undo.shown}, once its holder may send there.`,
   ]
     .filter(Boolean)
     .join(' ');

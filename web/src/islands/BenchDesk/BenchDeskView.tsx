@@ -2,6 +2,7 @@ import type { BenchDay } from '@umbrex/core/model';
 import { useState } from 'react';
 import { clockText, finishText, TASK_STATE, TASK_WAY } from '../../messages/bench';
 import { dayText } from '../../messages/days';
+import { Empty } from '../../ui/Empty';
 import { BenchChart } from './BenchChart';
 import { BenchForm } from './BenchForm';
 import type { useBenchDesk } from './useBenchDesk';
@@ -39,9 +40,9 @@ export function BenchDeskView(desk: Desk) {
       {open ? (
         <Day key={`${open.value.id} ${open.version}`} {...desk} day={open.value} />
       ) : (
-        <p className="mt-4 rounded border border-dashed border-base-content/50 p-6">
+        <Empty>
           No bench day yet: begin one, say who helps from when to when, and the sets that wait are dealt out.
-        </p>
+        </Empty>
       )}
     </div>
   );

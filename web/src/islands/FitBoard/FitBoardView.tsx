@@ -5,6 +5,7 @@ import { Shape } from '../../components/Shape';
 import { counted } from '../../messages/labels';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
+import { Empty } from '../../ui/Empty';
 import { BoardRow } from './BoardRow';
 import { CellDrawer } from './CellDrawer';
 import { cellId, type useFitBoard } from './useFitBoard';
@@ -22,17 +23,15 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
         <Head {...props} />
         <Compare {...props} />
         {columns.length === 0 ? (
-          <p className="my-6 rounded border border-dashed border-base-content/50 p-6">
+          <Empty>
             No device is in the list yet.{' '}
             <a className="link" href={`/plans/${plan.id}/devices`}>
               Add one under Gather
             </a>
             , and this board shows what it can do with the plan.
-          </p>
+          </Empty>
         ) : plan.channels.length === 0 ? (
-          <p className="my-6 rounded border border-dashed border-base-content/50 p-6">
-            The plan has no channel yet. Write one in the line above.
-          </p>
+          <Empty>The plan has no channel yet. Write one in the line above.</Empty>
         ) : (
           <Table {...props} />
         )}

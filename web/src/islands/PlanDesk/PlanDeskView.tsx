@@ -14,6 +14,7 @@ import { useId } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
 import { counted } from '../../messages/labels';
 import { Drawer } from '../../ui/Drawer';
+import { Empty } from '../../ui/Empty';
 import { useRows } from '../../ui/rows';
 import { address } from '../desk/api';
 import { savePlanHead } from '../desk/deskStore';
@@ -137,14 +138,14 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
 
 function EmptyPlan() {
   return (
-    <div className="my-6 rounded border border-dashed border-base-content/50 p-6">
+    <Empty>
       <p className="font-semibold">No channel yet.</p>
       <p className="mt-1">
         Write one in the line above as a listing says it, for example{' '}
         <code className="font-mono">Kelp Stairs 462.650 rpt in 131.8</code>, or bring in a plan file on the
         right.
       </p>
-    </div>
+    </Empty>
   );
 }
 

@@ -3,6 +3,7 @@ import type { RolloutRow } from '../../contract/rollout';
 import { counted } from '../../messages/labels';
 import { STOP_TEXT } from '../../messages/readiness';
 import { STANDING_TEXT, standingNote } from '../../messages/rollout';
+import { Empty } from '../../ui/Empty';
 import { useRows } from '../../ui/rows';
 import { type Marking, STATES, type StateOf, stateOf, type useRolloutDesk } from './useRolloutDesk';
 
@@ -23,9 +24,7 @@ export function RolloutDeskView(desk: Desk) {
       <Filters {...desk} />
       {mayEdit && <Marks {...desk} />}
       {shown.length === 0 ? (
-        <p className="mt-4 rounded border border-dashed border-base-content/50 p-6">
-          {rows.length === 0 ? 'No set is in the list yet.' : 'No set is like that.'}
-        </p>
+        <Empty>{rows.length === 0 ? 'No set is in the list yet.' : 'No set is like that.'}</Empty>
       ) : (
         <Sets {...desk} />
       )}
@@ -142,7 +141,7 @@ function Sets({ shown, chosen, choose, mayEdit, planId, number }: Desk) {
         <li
           key={row.unitId}
           data-item
-          className="grid grid-cols-[auto_minmax(0,1fr)_minmax(0,1.2fr)_4.5rem] items-baseline gap-x-3 border-b border-base-300 py-1 break-inside-avoid max-md:grid-cols-[auto_minmax(0,1fr)_4.5rem]"
+          className="grid grid-cols-[auto_minmax(0,1fr)_minmax(0,1.2fr)_4.5rem] items-baseline gap-x-3 border-b border-base-300 py-1 break-inside-avoid max-md:grid-cols-[auto_minmax(0,1fr)_4.5rem] print:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_4.5rem]"
         >
           {mayEdit ? (
             <label className="print-hide flex min-h-6 min-w-6 items-center self-start pt-0.5">
@@ -155,7 +154,7 @@ function Sets({ shown, chosen, choose, mayEdit, planId, number }: Desk) {
               <span className="sr-only">Choose {row.nickname}</span>
             </label>
           ) : (
-            <span />
+            <span className="print-hide" />
           )}
           <span>
             <a

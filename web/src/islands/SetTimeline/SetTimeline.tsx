@@ -129,7 +129,10 @@ function Verify({ trials, leftOut, checks, say, busy, today }: Saying & Pick<Pro
       <Trials
         {...{ rows, leftOut, busy }}
         say={({ check, number, title }, result) =>
-          void say({ what: 'checked', check, number, result, note: '', day: today, by: '' }, title)
+          void say(
+            { what: 'checked', check, number, result, note: '', day: today, by: '' },
+            `${title}: ${RESULT_TEXT[result]}`,
+          )
         }
       />
     </Part>
