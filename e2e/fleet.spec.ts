@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { type AddressInfo, connect, createServer, type Socket } from 'node:net';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { Fleet, type Served } from '../scripts/fleet';
+import { Fleet, query, type Served } from '../scripts/fleet';
 
 let fleet: Fleet;
 test.describe.configure({ mode: 'serial' });
@@ -192,6 +192,85 @@ test('killed 50 times while it writes: every edit it acknowledged is there, and 
   expect(acknowledged.filter((id) => !people.includes(id))).toEqual([]);
   const there = batches.map((ids) => ids.filter((id) => people.includes(id)).length);
   expect(there.filter((n) => n !== 0 && n !== 12)).toEqual([]);
+  await served.stop();
+});
+
+test('killed while it publishes and while sets are ticked: a whole revision or none, and every tick it acknowledged', async () => {
+  test.setTimeout(300_000);
+  const [first] = [await signedIn()];
+  const { plan } = await stateOf(first);
+  const base = `/api/plans/${plan.id}`;
+  // A few sets are enough: each look at the draft makes all sheets.
+  const rows = async <T>(text: string, values: unknown[] = []) =>
+    (await query(fleet.databaseUrl, text, values)) as T[];
+  await rows(
+    `update unit set deleted_at = now() where document->>'nickname' not in ('Watch 1', 'Deck 1', 'Truck 1', 'Neighbour 1')`,
+  );
+  const [unit] = await rows<{ id: string }>(`select id from unit where document->>'nickname' = 'Truck 1'`);
+  const published = () => rows<{ number: number }>('select number from revision order by number');
+  const before = (await published()).length;
+  const acknowledged = { numbers: [] as number[], ticks: [] as string[] };
+  /** Looks at the draft, publishes it, and says how long that took. */
+  const publish = async (served: Served) => {
+    const view = await (await served.call('GET', `${base}/publishing`)).json();
+    const started = performance.now();
+    const answer = await served
+      .call('POST', `${base}/revisions`, {
+        draft: view.draft,
+        after: view.after,
+        reason: 'tried to the end',
+        effectiveFrom: '2026-11-29',
+        overruled: view.blockers.map(({ mark }: { mark: string }) => ({ mark, reason: 'settled by hand' })),
+        decided: [],
+      })
+      .catch(() => null);
+    if (answer?.status === 201) acknowledged.numbers.push((await answer.json()).number);
+    return performance.now() - started;
+  };
+  /** Ticks one set again and again. */
+  const tick = async (served: Served, goesOn: () => boolean) => {
+    // A timeline keeps its last 200 entries.
+    for (let n = 0; goesOn() && n < 25; n++) {
+      const [at] = await rows<{ version: number }>('select version from unit where id = $1', [unit?.id]);
+      const by = `tick ${randomUUID().slice(0, 8)}`;
+      const seen = { what: 'prepared', done: 'charged', day: '2026-11-29', by };
+      const answer = await served
+        .call('POST', `${base}/seen`, { sets: [{ id: unit?.id, version: at?.version }], seen })
+        .catch(() => null);
+      if (answer?.status === 201) acknowledged.ticks.push(by);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  };
+  const wholeMs = await publish(first);
+  expect(acknowledged.numbers).toHaveLength(1);
+  await first.stop();
+  for (let round = 0; round < 6; round++) {
+    const served = await signedIn();
+    let running = true;
+    const ticking = tick(served, () => running);
+    const publishing = publish(served);
+    // In the middle of its work, later and later, up to where it is done.
+    await served.call('GET', `${base}/publishing`).catch(() => null);
+    await new Promise((resolve) => setTimeout(resolve, (wholeMs * round) / 5));
+    await served.kill();
+    running = false;
+    await Promise.all([ticking, publishing]);
+  }
+  const served = await signedIn();
+  const numbers = (await published()).map(({ number }) => number);
+  expect(numbers).toEqual(numbers.map((_, i) => i + 1));
+  expect(numbers.length).toBeGreaterThanOrEqual(before + acknowledged.numbers.length);
+  for (const number of acknowledged.numbers) expect(numbers).toContain(number);
+  // Each that is there is there as a whole: its document, and the sheets that it gives.
+  for (const number of numbers) {
+    expect((await served.call('GET', `${base}/revisions/${number}`)).status).toBe(200);
+    expect((await served.call('GET', `/plans/${plan.id}/sheets/${unit?.id}?of=${number}`)).status).toBe(200);
+  }
+  const [ticked] = await rows<{ text: string }>('select document::text as text from unit where id = $1', [
+    unit?.id,
+  ]);
+  expect(acknowledged.ticks.length).toBeGreaterThan(3);
+  expect(acknowledged.ticks.filter((by) => !ticked?.text.includes(by))).toEqual([]);
   await served.stop();
 });
 

@@ -44,7 +44,9 @@ export class Fleet {
       await query(url, `create database ${name} template ${demo ? 'template_demo' : 'template_empty'}`);
       const own = new URL(url);
       own.pathname = `/${name}`;
-      return new Fleet(own.href, demo, () => query(url, `drop database ${name} with (force)`));
+      return new Fleet(own.href, demo, async () => {
+        await query(url, `drop database ${name} with (force)`);
+      });
     }
   }
 
@@ -132,11 +134,12 @@ export class Served {
   }
 }
 
-async function query(url: string, text: string): Promise<void> {
+/** Asks a database something, past the application. */
+export async function query(url: string, text: string, values: unknown[] = []): Promise<unknown[]> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   try {
-    await client.query(text);
+    return (await client.query(text, values)).rows;
   } finally {
     await client.end();
   }

@@ -55,11 +55,12 @@ describe('between any two plans', () => {
         const change = planChange(before, after, description);
         expect([change.firstDifference, change.proven]).toEqual([null, true]);
         expect(planChange(after, after, description).way).toBe('none');
-        // The whole sheet for the very same places, by somebody who knows nothing of them: every value is set anew.
+        // The whole sheet for the very same places, by somebody who knows nothing of them: every value is set anew. What is turned until
+        // it shows takes up to the most from a memory that happens to be so.
         const { wanted } = prepare(after, description, loadedWith(before, description));
         const nothing = heldMemory(description, UNSEEN).memory;
         const whole = writeSheet(description, diff(description, nothing, wanted));
-        if (whole.findings.length === 0) expect(change.presses).toBeLessThanOrEqual(whole.presses);
+        if (whole.findings.length === 0) expect(change.presses).toBeLessThanOrEqual(whole.mostPresses);
       }),
       { numRuns: runs(60) },
     ));
