@@ -87,6 +87,47 @@ test('a bench day has a packet: its list, and the sheet of each set that is load
     await expect(page.getByRole('region', { name: `Sheet of ${set}` })).toHaveCount(1);
   await ready(page);
   expect(await axeFindings(page)).toEqual([]);
+  // What is copied and what a program loads have their pages as well.
+  await open(page, `${path}/rollout`);
+  const idOf = async (name: string) =>
+    /sheets\/([0-9a-f-]{36})/.exec(
+      (await page.getByRole('link', { name, exact: true }).first().getAttribute('href')) ?? '',
+    )?.[1] ?? '';
+  const [master, copied, byFile] = [await idOf('Deck 1'), await idOf('Deck 2'), await idOf('Ferry bridge')];
+  const id = crypto.randomUUID();
+  const task = {
+    personId: 'c249113d-561d-5b20-9333-4fc20aa30a74',
+    standId: null,
+    masterId: null,
+    fromMin: 0,
+    toMin: 20,
+  };
+  const value = {
+    id,
+    name: 'Three ways',
+    planId: path.split('/').at(-1),
+    revision: 3,
+    day: '2026-12-05',
+    people: [],
+    stands: 1,
+    setIds: [master, copied, byFile],
+    tasks: [
+      { ...task, setId: master, way: 'keys' },
+      { ...task, setId: copied, way: 'copy', masterId: master, fromMin: 20, toMin: 22 },
+      { ...task, setId: byFile, way: 'file', fromMin: 22, toMin: 30 },
+    ],
+    lowerBoundMin: 20,
+  };
+  const origin = new URL(page.url()).origin;
+  const added = await page.request.post('/api/benches', { data: { value }, headers: { origin } });
+  expect(added.status()).toBe(201);
+  await open(page, `${path}/bench/${id}`);
+  const sheet = (name: string) => page.getByRole('region', { name: `Sheet of ${name}`, exact: true });
+  await expect(sheet('Deck 2').getByRole('heading', { name: 'Copy it' })).toBeVisible();
+  await expect(sheet('Deck 2')).toContainText('Deck 1');
+  await expect(sheet('Ferry bridge')).toContainText('Back up: read the set');
+  await expect(sheet('Ferry bridge')).toContainText(/\d{3}\.\d{3}/);
+  await expect(page.getByText('Nothing to change')).toHaveCount(0);
   await open(page, `${path}/bench/00000000-0000-4000-8000-000000000000`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Not here');
 });

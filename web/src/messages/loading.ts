@@ -1,7 +1,7 @@
-import type { Loading } from '@umbrex/core/model';
+import type { Description, LoadedBy, Loading } from '@umbrex/core/model';
 
 /** The order of work for each way of loading a set; by keys the manual says it. */
-export const LOADING_STEPS: Readonly<Record<Loading['by'], readonly string[]>> = {
+const LOADING_STEPS: Readonly<Record<Loading['by'], readonly string[]>> = {
   keypad: [],
   cable: [
     'Back up: read the set and save that file before anything else.',
@@ -19,3 +19,9 @@ export const LOADING_STEPS: Readonly<Record<Loading['by'], readonly string[]>> =
     'Fetch again, and compare.',
   ],
 };
+
+/** The order of work at one set; a kind that has keys as well takes its file over a cable. */
+export function loadingSteps({ loading }: Pick<Description, 'loading'>, way: LoadedBy): readonly string[] {
+  const by = loading?.by ?? 'keypad';
+  return LOADING_STEPS[way === 'file' && by === 'keypad' ? 'cable' : by];
+}

@@ -1,11 +1,11 @@
 import { talkGoesOut } from '@umbrex/core/readiness';
 import type { Knex } from 'knex';
 import type { Desk } from '../desk';
-import { sheetOf } from '../sheetPage';
+import { copyOfferFor, sheetOf } from '../sheetPage';
 import { listThings } from '../store/store';
 import { stepsShown } from './steps';
 
-/** What is taken along to a bench day: its list, and the sheet of each set that is loaded by its keys; `undefined` where there is no such day. */
+/** What is taken along to a bench day: its list, and the sheet of each set by the way in which it is loaded there; `undefined` where there is no such day. */
 export async function packetView(db: Knex, desk: Desk, dayId: string) {
   const { workspace, state } = desk;
   const [days, people] = await Promise.all([
@@ -18,10 +18,11 @@ export async function packetView(db: Knex, desk: Desk, dayId: string) {
   const tasks = day.tasks.toSorted((a, b) => a.fromMin - b.fromMin);
   const sheets = [];
   for (const { setId, way } of tasks) {
-    if (way !== 'keys') continue;
     await new Promise((resolve) => setImmediate(resolve));
     const data = sheetOf(desk, setId);
-    if (data) sheets.push({ data, steps: stepsShown(data, null), talk: talkGoesOut(data.readiness) });
+    if (!data) continue;
+    const offer = way === 'copy' ? copyOfferFor(desk, data) : undefined;
+    sheets.push({ way, offer, data, steps: stepsShown(data, null), talk: talkGoesOut(data.readiness) });
   }
   return {
     day,
