@@ -489,6 +489,26 @@ describe('what was seen of sets', () => {
     expect((await undo(saved.body.editId)).status).toBe(200);
     expect((await row('Hall alert')).value.timeline).toEqual([]);
   });
+  it('has whoever let go of places of their own, and which', async () => {
+    const { value, version } = await row('Hall alert');
+    const path = { unitId: value.id };
+    const saved = await send('PUT', '/api/units/[unitId]', path, {
+      version,
+      value: { ...value, accepts: [3, 4] },
+    });
+    const entry = { what: 'let-go', numbers: [3, 4], by: 'Ines Korvald' };
+    expect(saved.body.value.timeline).toEqual([expect.objectContaining(entry)]);
+    // More of them is an entry more, of those alone; fewer is none.
+    const next = (accepts: number[], of: { value: Unit; version: number }) =>
+      send('PUT', '/api/units/[unitId]', path, { version: of.version, value: { ...of.value, accepts } });
+    const more = await next([3, 4, 9], saved.body);
+    expect(more.body.value.timeline.at(-1)).toMatchObject({ what: 'let-go', numbers: [9] });
+    const fewer = await next([3], more.body);
+    expect(fewer.body.value.timeline).toHaveLength(2);
+    for (const { editId } of [fewer.body, more.body, saved.body])
+      expect((await undo(editId)).status).toBe(200);
+    expect((await row('Hall alert')).value.timeline).toEqual([]);
+  });
   it('of their own sets members say it too, of no others', async () => {
     const member = await visitorAs('member');
     const account = await db('membership').where({ role: 'member' }).first();

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { timelineOf } from '@umbrex/core/evidence';
 import { THINGS } from '@umbrex/core/fields';
 import type { Unit } from '@umbrex/core/model';
 import { CHANNEL_STATES, type Channel, headOf, type Plan, UnitSchema } from '@umbrex/core/model';
@@ -166,13 +165,14 @@ async function roundTrip<K extends (typeof SEEDED)[number]>(
 }
 
 function expectWord(before: Unit, given: Unit, saved: Unit) {
-  const isTold = saved.timeline.length > given.timeline.length;
-  expect(saved).toEqual({
-    ...given,
-    timeline: [...given.timeline, ...(isTold ? saved.timeline.slice(-1) : [])],
-  });
-  if (isDeepStrictEqual(before.holds, given.holds)) expect(isTold).toBe(false);
-  if (isTold) expect(timelineOf(saved).at(-1)?.day).toBe(given.holds.on);
+  const told = saved.timeline.slice(given.timeline.length);
+  expect(saved).toEqual({ ...given, timeline: [...given.timeline, ...told] });
+  const numbers = given.accepts.filter((number) => !before.accepts.includes(number));
+  const gone = told.filter(({ what }) => what === 'let-go');
+  expect(gone).toMatchObject(numbers.length > 0 ? [{ numbers }] : []);
+  const words = told.filter(({ what }) => what !== 'let-go');
+  if (isDeepStrictEqual(before.holds, given.holds)) expect(words).toEqual([]);
+  for (const { day } of words) expect(day).toBe(given.holds.on);
 }
 
 describe('a row that nobody can read', () => {

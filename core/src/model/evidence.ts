@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { MOST_PLACES } from './held';
 
 /** The way in which a set was loaded: by its keys, by a program with a cable, by copying from another set, or nobody said how. */
 export const LOADED_BY = ['keys', 'file', 'copy', 'unknown'] as const;
@@ -84,6 +85,12 @@ export const EvidenceSchema = z.discriminatedUnion('what', [
     where: LineSchema.trim().min(1).max(120),
   }),
   z.strictObject({ what: z.literal('prepared'), ...common, done: z.enum(PREPARATIONS) }),
+  /** Places of the holder's own that they let go of for the next loading, by memory number. */
+  z.strictObject({
+    what: z.literal('let-go'),
+    ...common,
+    numbers: z.array(z.number().int().min(0).max(99_999)).min(1).max(MOST_PLACES),
+  }),
 ]);
 export type Evidence = z.infer<typeof EvidenceSchema>;
 export type EvidenceInput = z.input<typeof EvidenceSchema>;

@@ -108,6 +108,11 @@ const evidence = fc.oneof(
     how: fc.constantFrom('photographed' as const, 'read' as const),
     where: line(120, 1),
   }),
+  fc.record({
+    what: fc.constant('let-go' as const),
+    ...happened,
+    numbers: fc.array(fc.nat(99_999), { minLength: 1, maxLength: 5 }),
+  }),
   fc.record({ what: fc.constant('prepared' as const), ...happened, done: fc.constantFrom(...PREPARATIONS) }),
 );
 

@@ -2,7 +2,7 @@ import { isAboutMemory, timelineOf } from '@umbrex/core/evidence';
 import type { Evidence, Unit } from '@umbrex/core/model';
 import type { Standing } from '@umbrex/core/standing';
 import { dayText } from './days';
-import { counted } from './labels';
+import { counted, listOf } from './labels';
 
 /** How a set stands, in a word and what that means. */
 export const STANDING_TEXT: Readonly<Record<Standing['state'], { word: string; meaning: string }>> = {
@@ -94,6 +94,8 @@ export function evidenceText(
       return `lent to ${evidence.to}`;
     case 'returned':
       return 'came back';
+    case 'let-go':
+      return `let go of ${evidence.numbers.length === 1 ? 'number' : 'numbers'} ${listOf(evidence.numbers.map(String))}: a sheet may write there`;
     case 'backup':
       return `what it held was ${evidence.how}, kept at ${evidence.where}`;
     case 'prepared':

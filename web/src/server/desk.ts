@@ -12,12 +12,12 @@ import {
 } from '@umbrex/core/model';
 import type { Grounds } from '@umbrex/core/rules';
 import { onAirOf } from '@umbrex/core/stations';
-import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import type { RevisionHead, State } from '../contract/revisions';
 import { allows } from '../contract/roles';
 import type { PlanState } from '../contract/routes';
 import type { Session } from './auth/session';
+import { today } from './day';
 import { Kept } from './kept';
 import { planFor } from './planFor';
 import { listDescriptions, type ReadDescription } from './repositories/descriptions';
@@ -186,9 +186,4 @@ export function waiting({
     findings.some(({ code }) => code !== 'alert-no-switch' && code !== 'alert-always-on'),
   ).length;
   return { gather, arrange: wrong.length, fit: unknownCells.length };
-}
-
-/** The calendar day here, as YYYY-MM-DD. */
-export function today(): string {
-  return format(new Date(), 'yyyy-MM-dd');
 }

@@ -4,6 +4,7 @@ import { evidenceFrom, isAboutMemory, withEntry } from '@umbrex/core/evidence';
 import type { Unit } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import { type Kind, SCHEMAS, type Things } from '../../contract/things';
+import { today } from '../day';
 import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
 
 /** Where something is written: the transaction, whose it is, which one, and its row where it has one. */
@@ -119,15 +120,23 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
   },
 };
 
-/** A set of which somebody says that it holds something else than before, with that as an entry of its timeline where it has none. */
+/**
+ * A set of which somebody says something that its timeline does not have yet, with that as an entry: that it holds something else than before,
+ * or that places of its holder's own may go.
+ */
 async function withItsWord({ trx }: At, unit: Unit, before: Unit | null): Promise<Unit> {
-  if (before === null || isDeepStrictEqual(before.holds, unit.holds)) return unit;
-  if (unit.timeline.findLast(isAboutMemory)?.id !== before.timeline.findLast(isAboutMemory)?.id) return unit;
+  if (before === null) return unit;
+  const lastOf = ({ timeline }: Unit) => timeline.findLast(isAboutMemory)?.id;
+  const isSaid = lastOf(unit) !== lastOf(before) || isDeepStrictEqual(before.holds, unit.holds);
+  const numbers = unit.accepts.filter((number) => !before.accepts.includes(number));
+  if (isSaid && numbers.length === 0) return unit;
   const { rows } = await trx.raw(
     `select name from account where id = nullif(current_setting('umbrex.account', true), '')::uuid`,
   );
-  const evidence = evidenceFrom(unit.holds, randomUUID(), rows[0]?.name ?? '');
-  return withEntry(unit, evidence);
+  const by: string = rows[0]?.name ?? '';
+  const told = isSaid ? unit : withEntry(unit, evidenceFrom(unit.holds, randomUUID(), by));
+  if (numbers.length === 0) return told;
+  return withEntry(told, { what: 'let-go', id: randomUUID(), day: today(), by, numbers });
 }
 
 function missing(path: string, what: string, id: string): BadInput {

@@ -1,7 +1,8 @@
 import { type Asking, asksFor, type BenchSet, benchWays } from '@umbrex/core/benchWays';
 import type { Knex } from 'knex';
 import type { BenchWays } from '../../contract/bench';
-import { type Desk, today } from '../desk';
+import { today } from '../day';
+import type { Desk } from '../desk';
 import { attempt, preparedFor, stopsOf } from '../sheetPage';
 import { listThings } from '../store/store';
 import { rolloutView } from './rollout';

@@ -9,8 +9,9 @@ import {
 } from '@umbrex/core/model';
 import { pickableTones } from '@umbrex/core/tones';
 import { allows } from '../../contract/roles';
+import { today } from '../day';
 import { getDb } from '../db';
-import { type Desk, today } from '../desk';
+import type { Desk } from '../desk';
 import { listThings } from '../store/store';
 
 /** The devices that somebody may see, their kinds, and what one may choose for them. A member sees nobody else's name. */

@@ -3,8 +3,9 @@ import { loadingDay, type Station } from '@umbrex/core/model';
 import { controlContext, preconditionContext, preconditions } from '@umbrex/core/stations';
 import { allows } from '../../contract/roles';
 import type { Session } from '../auth/session';
+import { today } from '../day';
 import { getDb } from '../db';
-import { type Desk, today } from '../desk';
+import type { Desk } from '../desk';
 import { listThings } from '../store/store';
 
 /** A station as somebody may see it: observers without the tones that open it, and without who reached it. */

@@ -1,7 +1,8 @@
 import { whatIsDue } from '@umbrex/core/today';
 import { allows } from '../../contract/roles';
+import { today } from '../day';
 import { getDb } from '../db';
-import { type Desk, inForce, today } from '../desk';
+import { type Desk, inForce } from '../desk';
 import { revisionPlan } from '../repositories/revisions';
 import { heldThenBy, setsToChange } from '../sheetPage';
 import { listThings } from '../store/store';

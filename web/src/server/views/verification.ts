@@ -1,7 +1,8 @@
 import { checksOf } from '@umbrex/core/evidence';
 import type { CheckKind } from '@umbrex/core/model';
 import { leftOutText, trialCaution, trialTitle } from '../../messages/verify';
-import { type Desk, today } from '../desk';
+import { today } from '../day';
+import type { Desk } from '../desk';
 import { type PreparedSet, toTryFor } from '../verification';
 
 /** One thing to try on a set, in words, with what came of it since it was loaded. */

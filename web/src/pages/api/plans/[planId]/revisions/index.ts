@@ -1,6 +1,7 @@
 import type { Blocker } from '@umbrex/core/publish';
 import { blockerText } from '@/messages/revisions';
-import { loadDesk, today } from '@/server/desk';
+import { today } from '@/server/day';
+import { loadDesk } from '@/server/desk';
 import { endpoint } from '@/server/endpoint';
 import { planFor } from '@/server/planFor';
 import { BadInput, ChangedMeanwhile } from '@/server/problem';
