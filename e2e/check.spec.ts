@@ -17,6 +17,35 @@ test('the check finds a classic mistake and mends it with one click, which can b
   await expect(finding.filter({ hasText: 'nobody sends it' })).toBeVisible();
 });
 
+test('a planned channel whose repeater went on the air is proposed to follow, and does', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, path);
+  await expect(row(page, 'Lantern Fell')).toContainText('planned');
+  await open(page, `${path}/check`);
+  await expect(page.getByRole('button', { name: 'Follow the list of stations' })).toHaveCount(0);
+  await open(page, `${path}/stations`);
+  await page
+    .getByRole('button', { name: /^Lantern Fell/ })
+    .first()
+    .click();
+  await page.getByRole('combobox', { name: 'One more fact' }).selectOption('status');
+  await page.getByRole('combobox', { name: 'Value' }).selectOption('on-air');
+  await page.getByLabel('Who says so').fill('heard it');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('Lantern Fell is saved.')).toBeVisible();
+  await open(page, `${path}/today`);
+  await expect(page.getByText(/1 channel whose repeater went on the air/)).toBeVisible();
+  await open(page, `${path}/check`);
+  const finding = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: 'Lantern Fell' }), hasText: 'the list of stations says' });
+  await expect(finding).toContainText('The plan has it as planned; the list of stations says on the air.');
+  await finding.getByRole('button', { name: 'Follow the list of stations' }).click();
+  await expect(finding).toHaveCount(0);
+  await open(page, path);
+  await expect(row(page, 'Lantern Fell')).not.toContainText('planned');
+});
+
 test('the reference says what a tone is called on each device, and adds a whole set', async ({ page }) => {
   const path = await planPath(page);
   await open(page, `${path}/reference`);

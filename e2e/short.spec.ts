@@ -35,6 +35,8 @@ test('a sheet in short is two pages of paper, says each place once, and its valu
   expect(await toTry.locator('tbody tr').count()).toBeLessThan(20);
   await page.emulateMedia({ media: 'print' });
   expect(pagesOf(await page.pdf({ format: 'A4' }))).toBeLessThanOrEqual(2);
+  // Loaded early, and marked.
+  await expect(page.locator('main')).toContainText('Lantern Fell (planned)');
   await expect(page.locator('tfoot')).toContainText('Done by');
   await expect(page.locator('tfoot')).toContainText(`${new URL(page.url()).host}${path}/sheets/`);
   await page.emulateMedia({ media: 'screen' });

@@ -47,8 +47,6 @@ export interface Readiness {
   readonly without: readonly Cell[];
   /** The places it writes to that hold nothing by what is known: free they are once the set itself shows the same. */
   readonly looksFree: readonly SlotLine[];
-  /** The places it writes to that nobody has looked at. */
-  readonly notLooked: readonly SlotLine[];
   /** Whether a tone that was picked by hand must be cleared first, since no step does it. */
   readonly clearPickedTone: boolean;
 }
@@ -71,7 +69,6 @@ export function sheetReadiness(
     sendsInstead: sendsInstead(fit.cells, new Set(ableToSend.map(({ number }) => number))),
     without: fit.cells.filter(({ verdict }) => verdict === 'no' || verdict === 'unknown'),
     looksFree: lines.filter(({ before }) => before === null),
-    notLooked: lines.filter(({ before }) => before === 'unknown'),
     clearPickedTone: typeof description.operatorTone === 'object' && sheet.clears === 0,
   };
 }

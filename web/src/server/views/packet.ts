@@ -1,5 +1,6 @@
 import { talkGoesOut } from '@umbrex/core/readiness';
 import type { Knex } from 'knex';
+import { channelNames } from '../../messages/channelState';
 import type { Desk } from '../desk';
 import { copyOfferFor, sheetOf } from '../sheetPage';
 import { listThings } from '../store/store';
@@ -33,6 +34,6 @@ export async function packetView(db: Knex, desk: Desk, dayId: string) {
       from: task.masterId === null ? '' : (nicknames.get(task.masterId) ?? ''),
     })),
     sheets,
-    names: new Map(state.plan.channels.map(({ id, name }) => [id, name])),
+    names: channelNames(state.plan),
   };
 }

@@ -8,6 +8,7 @@ import { keyLines } from '@umbrex/core/procedure';
 import { placesShall } from '@umbrex/core/readiness';
 import { allows } from '../../contract/roles';
 import { areaText } from '../../messages/areas';
+import { channelNames } from '../../messages/channelState';
 import { confidenceText } from '../../messages/confidence';
 import { usAreas } from '../areas';
 import { today } from '../day';
@@ -61,7 +62,7 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
     areas: alerts ? await namedAreas(alerts.areas, plan.areaNames) : [],
     stamp: confidenceText(confidence, description),
     findings: [...(desk.board.unitFindings[data.unit.id] ?? []), ...(proven ? proof.findings : [])],
-    names: new Map(plan.channels.map(({ id, name }) => [id, name])),
+    names: channelNames(plan),
     labels: new Map(
       fit.cells.flatMap(({ channelId, slot }) => (slot ? [[channelId, slot.label] as const] : [])),
     ),

@@ -1,5 +1,6 @@
 import { checksOf } from '@umbrex/core/evidence';
 import type { CheckKind } from '@umbrex/core/model';
+import { channelNames } from '../../messages/channelState';
 import { leftOutText, trialCaution, trialTitle } from '../../messages/verify';
 import { today } from '../day';
 import type { Desk } from '../desk';
@@ -21,7 +22,7 @@ export interface TrialRow {
 export function verificationView(desk: Desk, set: PreparedSet): { rows: TrialRow[]; leftOut: string } {
   const { plan } = desk.state;
   const { lines, found } = toTryFor(desk)(set);
-  const names = new Map(plan.channels.map(({ id, name }) => [id, name]));
+  const names = channelNames(plan);
   const labels = new Map(lines.map(({ number, label }) => [number, label]));
   const done = checksOf(set.unit, today());
   return {
