@@ -149,6 +149,29 @@ test('sets that are late are found, loaded in one go and taken back; a sheet say
   await expect(sets.filter({ hasText: 'Club 7' })).toContainText('up to date, at 3, checked');
 });
 
+test('sets that are alike share one sheet, and are ticked one by one', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, `${path}/rollout`);
+  await page.getByRole('link', { name: 'Club 3', exact: true }).click();
+  await ready(page);
+  const shared = page.locator('main p', { hasText: 'The very same sheet is for' });
+  const names = await shared.getByRole('link').allInnerTexts();
+  expect(names.length).toBeGreaterThan(0);
+  expect(names).not.toContain('Club 3');
+  const [other = ''] = names;
+  const done = page.waitForEvent('load');
+  await page.getByRole('button', { name: other, exact: true }).click();
+  await done;
+  await expect(page.getByText(`${other} holds what this sheet gives.`)).toBeVisible();
+  await expect(shared.getByRole('link', { name: other, exact: true })).toHaveCount(0);
+  // That one is done; this one is not.
+  await expect(page.getByRole('button', { name: 'It is done: Club 3 holds this now' })).toBeVisible();
+  const undone = page.waitForEvent('load');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await undone;
+  await expect(shared.getByRole('link', { name: other, exact: true })).toHaveCount(1);
+});
+
 test('a bench day is begun, worked out with a bound, and what is under way stays when the rest is worked out anew', async ({
   page,
 }) => {

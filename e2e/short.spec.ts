@@ -130,6 +130,10 @@ test('a bench day has a packet: its list, and the sheet of each set that is load
   await expect(sheet('Ferry bridge')).toContainText('Back up: read the set');
   await expect(sheet('Ferry bridge')).toContainText('Under way');
   await expect(page.getByText('Nothing to change')).toHaveCount(0);
+  // A label for each, with the revision that it then holds.
+  const labels = page.getByRole('region', { name: 'Labels' }).getByRole('listitem');
+  await expect(labels).toHaveCount(3);
+  await expect(labels.filter({ hasText: 'Deck 2' })).toContainText('Ostrel plan, revision 3');
   await open(page, `${path}/bench/00000000-0000-4000-8000-000000000000`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Not here');
 });

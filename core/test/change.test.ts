@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from './support/devices';
 import { UNSEEN } from './support/memory';
-import { anyPlan, channel, plan } from './support/plans';
+import { anyPlan, channel, plan, uuid } from './support/plans';
 import { runs } from './support/runs';
 
 /** A plan for every kind: repeaters and direct channels of GMRS, one to listen to on each band. */
@@ -44,6 +44,47 @@ describe('a change sheet, for every shipped kind', () => {
       expect([what, change.proven, change.firstDifference]).toEqual([what, true, null]);
       expect([what, change.way === 'none']).toEqual([what, change.slots.length === 0 && change.steps === 0]);
     }
+  });
+});
+
+describe('a place that is called otherwise', () => {
+  // On the amateur’s set letters are turned, and a name is sooner written on an empty place.
+  const description = shipped('amateur-handheld');
+  const quay = (name: string) => plan([channel(name, 154.115, null, { id: uuid(7), service: 'other' })]);
+  const { changes } = prepare(quay('ABC'), description, loadedWith(quay('ZZZZZZZ'), description));
+  const empties = (of: typeof description, given = changes) =>
+    writeSheet(of, given).steps.some(({ recipe }) => recipe.startsWith('/recipes/erase'));
+  const [place] = changes.places;
+  const [width] = description.fields.filter(({ holds }) => holds === 'bandwidth');
+  if (!place || !width) throw new Error('no place, no width');
+
+  it('is emptied first where that takes fewer presses', () => {
+    expect(changes.places).toHaveLength(1);
+    expect(empties(description)).toBe(true);
+  });
+  it('is not where something would be lost that nobody says anew', () => {
+    const { [width.id]: _, ...to } = place.to ?? {};
+    const held = { ...place.before, [width.id]: width.factory === 0 ? 1 : 0 };
+    expect(empties(description, { ...changes, places: [{ ...place, before: held, to }] })).toBe(false);
+  });
+  it('is not where it is told not to send: it never is without that, not even between two steps', () => {
+    // The same field, taken for one that forbids it, and not as the factory has it.
+    const fields = description.fields.map((field) =>
+      field.id === width.id ? { ...field, holds: 'transmitForbidden' as const } : field,
+    );
+    const [told, loose] = width.factory === 0 ? [1, 0] : [0, 1];
+    const shut = (value: number) => ({
+      ...changes,
+      places: [
+        {
+          ...place,
+          before: { ...place.before, [width.id]: value },
+          to: { ...place.to, [width.id]: value },
+        },
+      ],
+    });
+    expect(empties({ ...description, fields }, shut(told))).toBe(false);
+    expect(empties({ ...description, fields }, shut(loose))).toBe(true);
   });
 });
 

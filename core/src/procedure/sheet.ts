@@ -210,12 +210,17 @@ function taskOf(
   return losesNothing(description, change) && presses(anew) < presses(turned) ? anew : turned;
 }
 
-/** Whether nothing is lost when a place is emptied before it is filled: all that it shall hold is said, or as it is once it is used. */
+/**
+ * Whether nothing is lost when a place is emptied before it is filled: all that it shall hold is said, or as it is once it is used. One that is
+ * told not to send is never without that, not even between two steps.
+ */
 function losesNothing(description: Description, { slot, before, to }: PlaceChange): boolean {
   const once = valuesOnceUsed(description, slot.region);
-  return description.fields.every(
-    ({ id }) => !hasField(slot.region, id) || to?.[id] !== undefined || before[id] === once[id],
-  );
+  return description.fields.every(({ id, holds }) => {
+    if (!hasField(slot.region, id)) return true;
+    if (holds === 'transmitForbidden') return before[id] === once[id];
+    return to?.[id] !== undefined || before[id] === once[id];
+  });
 }
 
 /** Presses at one place alone, by somebody who stands there. */

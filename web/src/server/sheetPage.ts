@@ -265,6 +265,23 @@ export function sheetOf(desk: Desk, unitId: string): SheetData | undefined {
   };
 }
 
+/** The other sets, of those that may be seen, that have the very same sheet: of the same kind, with the same known of them and for the same rights. */
+export function setsWithSheetOf(
+  desk: Desk,
+  { unit, sheet }: Pick<SheetData, 'unit' | 'sheet'>,
+): { unit: Unit; version: number }[] {
+  const kind = desk.descriptions.find(({ description }) => description.id === unit.descriptionId);
+  if (!kind) return [];
+  const prepareOne = preparedFor(desk);
+  // Sheets that are alike are made once: it is the same one.
+  return desk.units.filter(
+    ({ unit: other }) =>
+      other.id !== unit.id &&
+      other.descriptionId === unit.descriptionId &&
+      attempt(() => prepareOne(kind, other), other.id)?.sheet === sheet,
+  );
+}
+
 /** What a computation gives; one that comes to a stop is one broken row, named in the log. */
 export function attempt<T>(compute: () => T, what: string): T | undefined {
   try {

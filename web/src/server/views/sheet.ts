@@ -14,7 +14,7 @@ import { usAreas } from '../areas';
 import { today } from '../day';
 import { getDb } from '../db';
 import type { Desk } from '../desk';
-import { checksFor, copyOfferFor, sheetOf } from '../sheetPage';
+import { checksFor, copyOfferFor, setsWithSheetOf, sheetOf } from '../sheetPage';
 import { listThings } from '../store/store';
 import { stationFor } from './stations';
 import { stepsShown } from './steps';
@@ -44,6 +44,8 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
   return {
     data,
     holder,
+    /** Others that have the very same sheet. */
+    alike: sheet.steps.length > 0 || sheet.way === 'file' ? setsWithSheetOf(desk, data) : [],
     steps: stepsShown(data, at),
     toTry: verificationView(desk, { unit: data.unit, description, prepared: data }),
     checks: mayEdit ? checks : checks.map((check) => withoutNames(check, holder)),
