@@ -22,6 +22,21 @@ function ownWords(id: string): string[] {
   return [...new Set(words.map((word) => word.trim()).filter((word) => word !== '' && word.length <= 20))];
 }
 
+it('a name that stands in a title of the set is gone once its own line is wiped', () => {
+  // Found by the property below: page 7 of the wizard is “7 TITLE”, and so was the old name.
+  const called = (name: string) =>
+    plan([channel(name, 462.55, 467.55, { id: uuid(100), transmitTone: '131.8' })]);
+  for (const [before, after] of [
+    ['7', '1'],
+    ['TITLE', 'QUAY'],
+    ['7 TITLE', '7'],
+  ] as const)
+    expect(planChange(called(before), called(after), shipped('guided-handheld'))).toMatchObject({
+      proven: true,
+      firstDifference: null,
+    });
+});
+
 describe('channels that are called as the set itself calls something', () => {
   it.each(KEYED.map(({ id }) => id))('%s: its sheet proves all the same', (id) => {
     const words = ownWords(id);
