@@ -120,8 +120,10 @@ export function replay(
   };
 }
 
-/** Whether a text is gone from a screen: it stands on no line, or on fewer than before. */
+/** Whether a text is gone from where it stood: a line that stays as it was may have the same word of its own, no other line shows it. */
 function isGone(before: readonly string[], now: readonly string[], text: string): boolean {
-  const lines = (screen: readonly string[]) => screen.filter((line) => showsWords([line], text)).length;
-  return lines(now) === 0 || lines(now) < lines(before);
+  const shows = (line: string | undefined) => line !== undefined && showsWords([line], text);
+  if (!now.some(shows)) return true;
+  const isElsewhere = now.some((line, i) => shows(line) && line !== before[i]);
+  return !isElsewhere && before.some((line, i) => shows(line) && !shows(now[i]));
 }
