@@ -203,7 +203,7 @@ export function choicesOf(
       choice: 'priority',
       value: first === 0 ? 'none' : first === 1 ? 'one' : 'several',
       // Most sets look at one place in between while they scan, and each look cuts the sound (common practice).
-      proposed: 'one',
+      proposed: plan.channels.length === 0 ? 'none' : 'one',
       of: first,
       all: plan.channels.length,
     },

@@ -127,6 +127,12 @@ describe('the choices', () => {
     channel(`Silent ${n}`, 462.55 + n / 40, 467.55 + n / 40, { receiveTone: 'off' });
   it('propose one channel of priority, and say how many have it', () => {
     const first = (name: string) => channel(name, 462.55, 467.55, { scan: 'priority' });
+    expect(choices(plan([])).get('priority')).toMatchObject({
+      value: 'none',
+      proposed: 'none',
+      of: 0,
+      all: 0,
+    });
     expect(choices(plan([KELP])).get('priority')).toMatchObject({
       value: 'none',
       proposed: 'one',

@@ -42,10 +42,13 @@ export function reviewPlan(
   return found.sort((a, b) => ORDER[a.next] - ORDER[b.next] || at(a) - at(b));
 }
 
-/** A channel whose repeater went on the air, is not there yet or is gone, as the list of stations has it: the plan may follow. */
+/**
+ * A channel whose repeater went on the air, is not there yet or is gone, as the list of stations has it: the plan may follow. One that the group
+ * withdrew is its own decision, whatever the repeater does.
+ */
 function checkState(channel: Channel, said: ChannelState | undefined): PlanFinding[] {
   const { state } = channel;
-  if (said === undefined || said === state) return [];
+  if (said === undefined || said === state || state === 'withdrawn') return [];
   return [
     {
       finding: { code: 'state-differs', severity: 'note', state, said },

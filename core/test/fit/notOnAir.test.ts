@@ -97,13 +97,19 @@ describe('what the list of stations says of it', () => {
     ['planned', 'on-air', 'on-air'],
     ['on-air', 'planned', 'planned'],
     ['on-air', 'gone', 'withdrawn'],
-    ['withdrawn', 'on-air', 'on-air'],
+    ['planned', 'gone', 'withdrawn'],
   ] as const)('%s in the plan, %s there: the plan may follow', (state, status, to) => {
     const one = repeater(state);
     expect(proposals(one, status)).toEqual([{ code: 'as-said', channel: { ...one, state: to } }]);
     // Once it does, nothing more is proposed.
     expect(proposals({ ...one, state: to }, status)).toEqual([]);
   });
+  it.each(['on-air', 'planned', 'gone'])(
+    'proposes nothing of one that the group withdrew, %s there',
+    (status) => {
+      expect(proposals(repeater('withdrawn'), status)).toEqual([]);
+    },
+  );
   it('proposes nothing where nobody says anything, and asks nobody to call through what is not there', () => {
     expect(reviewPlan(plan([repeater('planned')])).map(({ finding }) => finding.code)).not.toContain(
       'state-differs',

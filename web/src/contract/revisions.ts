@@ -1,6 +1,7 @@
 import {
   ContentMarkSchema,
   type Cost,
+  type Evidence,
   EvidenceSchema,
   OverruledSchema,
   RevisionSchema,
@@ -36,23 +37,31 @@ export type RevisionHead = z.infer<typeof RevisionHeadSchema> & {
   readonly withdrawn: { readonly on: string; readonly by: string; readonly reason: string } | null;
 };
 
-const [factory, , loaded, other, contradicted, checked, lent, returned, backup, prepared] =
-  EvidenceSchema.options;
+type Option = (typeof EvidenceSchema.options)[number];
+/** What is written down of one kind of evidence. */
+function evidence<W extends Evidence['what']>(what: W) {
+  return EvidenceSchema.options.find(({ shape }) => shape.what.value === what) as Extract<
+    Option,
+    { shape: { what: z.ZodLiteral<W> } }
+  >;
+}
 const SERVER = { id: true } as const;
 /**
  * What somebody says of sets. Of one that was loaded it is said with which state of the plan, and the server knows what that put there; what was
  * read of a set comes with its contents, by another way.
  */
 export const SeenSchema = z.discriminatedUnion('what', [
-  factory.omit(SERVER),
-  loaded.omit({ ...SERVER, planId: true, revision: true, described: true }).extend({ of: StateSchema }),
-  other.omit(SERVER),
-  contradicted.omit(SERVER),
-  checked.omit(SERVER),
-  lent.omit(SERVER),
-  returned.omit(SERVER),
-  backup.omit(SERVER),
-  prepared.omit(SERVER),
+  evidence('factory').omit(SERVER),
+  evidence('loaded')
+    .omit({ ...SERVER, planId: true, revision: true, described: true })
+    .extend({ of: StateSchema }),
+  evidence('other').omit(SERVER),
+  evidence('contradicted').omit(SERVER),
+  evidence('checked').omit(SERVER),
+  evidence('lent').omit(SERVER),
+  evidence('returned').omit(SERVER),
+  evidence('backup').omit(SERVER),
+  evidence('prepared').omit(SERVER),
 ]);
 export type Seen = z.infer<typeof SeenSchema>;
 
