@@ -210,21 +210,26 @@ test('killed while it publishes and while sets are ticked: a whole revision or n
   const published = () => rows<{ number: number }>('select number from revision order by number');
   const before = (await published()).length;
   const acknowledged = { numbers: [] as number[], ticks: [] as string[] };
+  /** What an answer says, and nothing where the server died before it had said it all. */
+  const said = (answer: Promise<Response>) =>
+    answer.then(async (it) => ({ status: it.status, value: await it.json() })).catch(() => null);
   /** Looks at the draft, publishes it, and says how long that took. */
   const publish = async (served: Served) => {
-    const view = await (await served.call('GET', `${base}/publishing`)).json();
+    const view = (await said(served.call('GET', `${base}/publishing`)))?.value;
     const started = performance.now();
-    const answer = await served
-      .call('POST', `${base}/revisions`, {
-        draft: view.draft,
-        after: view.after,
-        reason: 'tried to the end',
-        effectiveFrom: '2026-11-29',
-        overruled: view.blockers.map(({ mark }: { mark: string }) => ({ mark, reason: 'settled by hand' })),
-        decided: [],
-      })
-      .catch(() => null);
-    if (answer?.status === 201) acknowledged.numbers.push((await answer.json()).number);
+    const answer =
+      view &&
+      (await said(
+        served.call('POST', `${base}/revisions`, {
+          draft: view.draft,
+          after: view.after,
+          reason: 'tried to the end',
+          effectiveFrom: '2026-11-29',
+          overruled: view.blockers.map(({ mark }: { mark: string }) => ({ mark, reason: 'settled by hand' })),
+          decided: [],
+        }),
+      ));
+    if (answer?.status === 201) acknowledged.numbers.push(answer.value.number);
     return performance.now() - started;
   };
   /** Ticks one set again and again. */
