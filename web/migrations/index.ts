@@ -16,6 +16,7 @@ import * as carried from './20261206_carried';
 import * as moves from './20261207_moves';
 import * as revisions from './20261208_revisions';
 import * as bench from './20261209_bench';
+import * as cards from './20261210_cards';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -36,6 +37,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261207_moves', migration: moves },
   { name: '20261208_revisions', migration: revisions },
   { name: '20261209_bench', migration: bench },
+  { name: '20261210_cards', migration: cards },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -1,4 +1,11 @@
-import { CHECKS, type CheckKind, type Evidence, type EvidenceOf, type Unit } from '../model/index';
+import {
+  CHECKS,
+  type CheckKind,
+  type Evidence,
+  type EvidenceOf,
+  type SetCondition,
+  type Unit,
+} from '../model/index';
 import { evidenceFrom, isAboutMemory, type MemoryEvidence } from './record';
 
 type Timed = Pick<Unit, 'timeline' | 'holds'>;
@@ -105,6 +112,15 @@ export function triedSoFar(unit: Timed, today: string, toTry: () => readonly ToT
 export function onLoan({ timeline }: Pick<Unit, 'timeline'>): EvidenceOf<'lent'> | undefined {
   const last = timeline.findLast(({ what }) => what === 'lent' || what === 'returned');
   return last?.what === 'lent' ? last : undefined;
+}
+
+/** Whether a set is there and works, by the last word on that; `well` where nobody said anything. */
+export function conditionOf({ timeline }: Pick<Unit, 'timeline'>): {
+  readonly is: SetCondition;
+  readonly said: EvidenceOf<'condition'> | undefined;
+} {
+  const said = timeline.findLast((one) => one.what === 'condition');
+  return { is: said?.is ?? 'well', said };
 }
 
 /** What was made ready for the next work on a set, since it was last worked on. */

@@ -32,6 +32,10 @@ export const PREPARATIONS = [
 ] as const;
 export type Preparation = (typeof PREPARATIONS)[number];
 
+/** Whether a set can be used at all. */
+export const CONDITIONS = ['well', 'lost', 'broken'] as const;
+export type SetCondition = (typeof CONDITIONS)[number];
+
 const common = {
   id: z.uuid(),
   /** The day it happened; `unknown` where nobody said. */
@@ -77,6 +81,8 @@ export const EvidenceSchema = z.discriminatedUnion('what', [
   }),
   z.strictObject({ what: z.literal('lent'), ...common, to: LineSchema.trim().min(1).max(60) }),
   z.strictObject({ what: z.literal('returned'), ...common }),
+  /** It is lost or broken, or was found and mended. */
+  z.strictObject({ what: z.literal('condition'), ...common, is: z.enum(CONDITIONS), note }),
   /** What it held before somebody worked on it: photographed or read, and where that is kept. */
   z.strictObject({
     what: z.literal('backup'),

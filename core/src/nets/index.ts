@@ -45,3 +45,43 @@ function offsetMs(ms: number, timeZone: string): number {
   const shown = Date.UTC(of('year'), of('month') - 1, of('day'), of('hour'), of('minute'), of('second'));
   return shown - Math.floor(ms / 1000) * 1000;
 }
+
+/** After its beginning a net goes on for a while: so long it is still the one of now, in milliseconds (common practice). */
+const GOES_ON_MS = 2 * 3_600_000;
+
+/**
+ * When a net begins next, or began when it still goes on, in milliseconds of UTC; `null` for one that is over. Its clocks are those of its zone: a
+ * weekly net at seven stays at seven when they change. One of the 31st skips the months without one (RFC 5545, 3.3.10).
+ */
+export function nextStart(
+  { startsAt, timeZone, repeats }: Pick<Net, 'startsAt' | 'timeZone' | 'repeats'>,
+  nowMs: number,
+): number | null {
+  const from = nowMs - GOES_ON_MS;
+  const at = (n: number) => {
+    const local = nthLocal(startsAt, repeats, n);
+    return local === null ? null : utcMs(local, timeZone);
+  };
+  if (repeats === 'once') {
+    const once = at(0);
+    return once !== null && once >= from ? once : null;
+  }
+  const first = at(0) ?? from;
+  // Near where it must be, then one by one.
+  const step = { daily: 1, weekly: 7, monthly: 31 }[repeats] * 86_400_000;
+  for (let n = Math.max(0, Math.floor((from - first) / step) - 1); ; n++) {
+    const ms = at(n);
+    if (ms !== null && ms >= from) return ms;
+  }
+}
+
+/** The n-th local time of a net; `null` for a day that its month does not have. */
+function nthLocal(startsAt: string, repeats: Net['repeats'], n: number): string | null {
+  const [day = '', time = ''] = startsAt.split('T');
+  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
+  const days = { once: 0, daily: 1, weekly: 7, monthly: 0 }[repeats] * n;
+  const months = repeats === 'monthly' ? n : 0;
+  const then = new Date(Date.UTC(year, month - 1 + months, date + days));
+  if (repeats === 'monthly' && then.getUTCDate() !== date) return null;
+  return `${then.toISOString().slice(0, 10)}T${time}`;
+}

@@ -34,3 +34,18 @@ export function keyLines(description: Description, settings: Readonly<Record<str
     return [{ legend, heldMs, does: found.title, leave: found.leave, setting: setting?.title ?? null }];
   });
 }
+
+/** How the keys of a set are locked and freed again, in its legends; `null` where nobody described it. The function is called `lock` in its key map. */
+export function lockOf({ keyMap, keys }: Pick<Description, 'keyMap' | 'keys'>): {
+  readonly legend: string;
+  readonly heldMs: number | undefined;
+  readonly leave: string;
+} | null {
+  const line = keyMap?.keys.find(({ does }) => does === 'lock');
+  if (!line) return null;
+  return {
+    legend: keys[line.key] ?? line.key,
+    heldMs: line.heldMs,
+    leave: keyMap?.functions.lock?.leave ?? '',
+  };
+}

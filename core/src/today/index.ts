@@ -1,4 +1,5 @@
 import { type PlanFinding, reviewPlan, statesSaid } from '../check/index';
+import { conditionOf } from '../evidence/index';
 import { alertsOf, type Board } from '../fit/index';
 import {
   type Description,
@@ -26,6 +27,8 @@ export interface Due {
     | 'alerts-missing'
     | 'units-picked-tone'
     | 'units-faulty'
+    | 'units-lost'
+    | 'units-broken'
     | 'alert-tests-due'
     | 'batteries-due'
     | 'batteries-unknown'
@@ -134,6 +137,8 @@ export function whatIsDue(standing: Standing): Due[] {
       'licences-unknown',
       licences.filter(({ on }) => on === 'unknown'),
     ),
+    ...found('units-lost', units.filter((unit) => conditionOf(unit).is === 'lost').map(named)),
+    ...found('units-broken', units.filter((unit) => conditionOf(unit).is === 'broken').map(named)),
     ...found('units-faulty', units.filter(({ intake }) => Object.values(intake).includes('bad')).map(named)),
     ...found(
       'units-behind',

@@ -1,6 +1,6 @@
 import { CTCSS_TENTHS_HZ, DCS_CODES, SERVICE_IDS } from '@umbrex/core/facts';
 import type { FieldsOf, Names } from '@umbrex/core/fields';
-import { BENCH_STATES, CHECKS, type Channel, NAMING, PREPARATIONS } from '@umbrex/core/model';
+import { BENCH_STATES, CHECKS, type Channel, CONDITIONS, NAMING, PREPARATIONS } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { uuid } from './plans';
 
@@ -99,6 +99,12 @@ const evidence = fc.oneof(
     check: fc.constantFrom(...CHECKS),
     number: orNull(fc.nat(99_999)),
     result: fc.constantFrom('pass' as const, 'fail' as const, 'undecided' as const),
+    note: line(200),
+  }),
+  fc.record({
+    what: fc.constant('condition' as const),
+    ...happened,
+    is: fc.constantFrom(...CONDITIONS),
     note: line(200),
   }),
   fc.record({ what: fc.constant('lent' as const), ...happened, to: line(60, 1) }),

@@ -45,7 +45,22 @@ function due(
 const holder = (expires: string) =>
   PersonSchema.parse({ id: uuid(20), name: 'Ada', licences: [{ service: 'gmrs', holds: 'own', expires }] });
 
+/** The set as somebody said of it, the last word last. */
+const said = (...all: readonly ('lost' | 'broken' | 'well')[]) => ({
+  ...well,
+  timeline: all.map((is, i) => ({
+    what: 'condition',
+    id: uuid(40 + i),
+    day: TODAY,
+    by: 'Ada',
+    is,
+    note: '',
+  })),
+});
+
 describe('what needs somebody now', () => {
+  it('is nothing once a set that was lost is back', () =>
+    expect(due({ units: [said('lost', 'well')] } as never)).toEqual({}));
   it('is nothing where all is known and in order', () => expect(due()).toEqual({}));
   it.each([
     [
@@ -62,6 +77,8 @@ describe('what needs somebody now', () => {
       { units: [{ ...well, intake: { ...well.intake, speaker: 'bad' } }] },
       'units-faulty',
     ],
+    ['a set that was lost', { units: [said('lost')] }, 'units-lost'],
+    ['a set that broke', { units: [said('broken')] }, 'units-broken'],
     [
       'a set whose right ended since it was loaded, and no second notice of it',
       { toChange: [well.id], rightsEnded: [well.id] },

@@ -60,6 +60,7 @@ export const SeenSchema = z.discriminatedUnion('what', [
   evidence('checked').omit(SERVER),
   evidence('lent').omit(SERVER),
   evidence('returned').omit(SERVER),
+  evidence('condition').omit(SERVER),
   evidence('backup').omit(SERVER),
   evidence('prepared').omit(SERVER),
 ]);

@@ -1,4 +1,5 @@
 import type { AreaReading } from '@umbrex/core/areas';
+import type { Card, CardSteps } from '@umbrex/core/card';
 import type { Finding } from '@umbrex/core/findings';
 import type { DirectoryReading } from '@umbrex/core/formats';
 import type { SetPlaces } from '@umbrex/core/listing';
@@ -26,6 +27,7 @@ import type { Grounds } from '@umbrex/core/rules';
 import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
 import type { BenchWays } from './bench';
+import { type ReportAnswer, ReportsSchema } from './card';
 import { PublishSchema, type PublishView, type RevisionHead, SeenOfSetsSchema } from './revisions';
 import type { Role } from './roles';
 import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
@@ -111,6 +113,19 @@ export const ROUTES = {
   'POST /api/links/[token]': route<{ accountId: string }>()('anyone', TakeLinkSchema, [401, 409, 429], 201),
   /** What a holder says of their own set, without an account. */
   'POST /api/enrol/[token]': route<{ nickname: string }>()('anyone', EnrolmentSchema, [429], 201),
+  /** One's own card of a plan, `?plan=`; of the one that was published last where none is named. */
+  'GET /api/my': route<Card>()('member', null),
+  'GET /api/my/[token]': route<Card>()('anyone', null, [429]),
+  /** The steps of a set of one's own, `?plan=`. */
+  'GET /api/my/sets/[unitId]': route<CardSteps>()('member', null),
+  'GET /api/my/[token]/sets/[unitId]': route<CardSteps>()('anyone', null, [429]),
+  /** What somebody reports of their own sets; each is answered for itself, in the order in which they happened. */
+  'POST /api/my/reports': route<{ answers: readonly ReportAnswer[] }>()('member', ReportsSchema),
+  'POST /api/my/[token]/reports': route<{ answers: readonly ReportAnswer[] }>()(
+    'anyone',
+    ReportsSchema,
+    [429],
+  ),
   'PUT /api/account/password': route<{ changed: true }>()(
     'observer',
     z.strictObject({ old: z.string().max(200), password: PasswordSchema }),
@@ -132,7 +147,14 @@ export const ROUTES = {
     [429],
   ),
   /** An invitation, a reset or an enrolment: the path of the link, shown this once, and the mail that would carry it. */
-  'POST /api/team/links': route<{ path: string; mail: Mail }>()('coordinator', LinkSchema, [404, 409], 201),
+  'POST /api/team/links': route<{ path: string; mail: Mail; svg: string }>()(
+    'coordinator',
+    LinkSchema,
+    [404, 409],
+    201,
+  ),
+  /** Takes back a link to a card: at its next request it shows nothing. */
+  'DELETE /api/team/links/[id]': route<{ revoked: true }>()('coordinator', null),
   /** A member's role and the person they are; the last coordinator stays one. Their sessions here end. */
   'PUT /api/team/[accountId]': route<{ role: Role }>()(
     'coordinator',

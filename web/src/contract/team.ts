@@ -10,6 +10,14 @@ export const LinkSchema = z.discriminatedUnion('kind', [
     personId: z.uuid().nullable().default(null),
   }),
   z.strictObject({ kind: z.literal('reset'), accountId: z.uuid() }),
+  /** A member's card, without an account: until the end of a day, with or without the tones that the group keeps to itself. */
+  z.strictObject({
+    kind: z.literal('card'),
+    personId: z.uuid(),
+    planId: z.uuid(),
+    until: z.iso.date(),
+    hidesTones: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('enrol'), name: NameSchema, personId: z.uuid().nullable().default(null) }),
 ]);
 

@@ -66,6 +66,12 @@ export const PREPARED_TEXT = {
   'beeps-quiet': 'beeps quiet',
 } as const;
 
+export const CONDITION_TEXT = {
+  well: 'it is there and works',
+  lost: 'it is lost',
+  broken: 'it is broken',
+} as const;
+
 /** One entry of a set's timeline, in words. @param planName of a plan by its id; `null` for the one that is looked at anyway */
 export function evidenceText(
   evidence: Evidence,
@@ -94,6 +100,8 @@ export function evidenceText(
       return `lent to ${evidence.to}`;
     case 'returned':
       return 'came back';
+    case 'condition':
+      return `${CONDITION_TEXT[evidence.is]}${evidence.note && ` (${evidence.note})`}`;
     case 'let-go':
       return `let go of ${evidence.numbers.length === 1 ? 'number' : 'numbers'} ${listOf(evidence.numbers.map(String))}: a sheet may write there`;
     case 'backup':

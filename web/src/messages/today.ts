@@ -85,6 +85,18 @@ export const DUE_TEXT: Readonly<
     view: 'devices',
     item: 'unit',
   },
+  'units-lost': {
+    what: (n) => `${counted(n, 'set')} lost`,
+    help: 'Whoever finds it holds the plan: choose other tones if that matters, and say when it is back.',
+    view: 'devices',
+    item: 'unit',
+  },
+  'units-broken': {
+    what: (n) => `${counted(n, 'set')} broken`,
+    help: 'Its holder listens with nothing meanwhile: lend another, and say when it is mended.',
+    view: 'devices',
+    item: 'unit',
+  },
   'units-faulty': {
     what: (n) => `${counted(n, 'set')} with a fault`,
     help: 'Repair it or take it out.',

@@ -5,6 +5,7 @@ import { newToken, tokenHash } from '../auth/token';
 
 /** What a link is good for: an invitation, a new password, or enrolling one's own set without an account. */
 export type LinkKind = 'invite' | 'reset' | 'enrol';
+
 export interface Link {
   readonly kind: LinkKind;
   readonly workspaceId: string;
@@ -44,6 +45,8 @@ export async function openLink(db: Knex, token: string): Promise<Link | undefine
   const row = await db('link')
     .join('workspace', 'workspace.id', 'link.workspace_id')
     .where({ token_hash: tokenHash(token), used_at: null })
+    // A link to a card lets nobody in: that is opened elsewhere, and by nothing else.
+    .whereIn('link.kind', Object.keys(LINK_DAYS))
     .andWhere('expires_at', '>', db.fn.now())
     .andWhere((by) =>
       by

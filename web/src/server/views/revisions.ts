@@ -32,7 +32,7 @@ export async function revisionsView(db: Knex, desk: Desk) {
 }
 
 /** What two states of a plan call their channels and groups, and what else they name. */
-async function namesOf(db: Knex, desk: Desk, plans: readonly Plan[]): Promise<Names> {
+export async function namesOf(db: Knex, desk: Desk, plans: readonly Plan[]): Promise<Names> {
   const people = allows(desk.session.role, 'editor')
     ? (await listThings(db, 'person', desk.workspace.id)).map(({ value: { id, name } }) => ({ id, name }))
     : [];

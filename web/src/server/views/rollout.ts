@@ -1,19 +1,16 @@
 import { memoryWord, onLoan } from '@umbrex/core/evidence';
 import type { Cell } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
-import { isKnown, STANDINGS, standingOf } from '@umbrex/core/standing';
-import { toTryOf } from '@umbrex/core/verify';
+import { isKnown, STANDINGS } from '@umbrex/core/standing';
 import type { Knex } from 'knex';
 import { allows } from '../../contract/roles';
 import type { Coverage, RolloutRow } from '../../contract/rollout';
 import { evidenceText, evidenceWhen } from '../../messages/rollout';
-import { describedMark } from '../contentMark';
 import { today } from '../day';
 import type { Desk } from '../desk';
-import { revisionPlan } from '../repositories/revisions';
-import { attempt, heldThenBy, loadedBy, setsWithSheets, stopsOf } from '../sheetPage';
+import { setsWithSheets } from '../sheetPage';
+import { standings } from '../standings';
 import { listThings } from '../store/store';
-import { toTryFor } from '../verification';
 
 /** How far a published state of the plan is in the sets: each set with its standing, and each channel with its sets. */
 export async function rolloutView(db: Knex, desk: Desk) {
@@ -24,41 +21,14 @@ export async function rolloutView(db: Knex, desk: Desk) {
   const people = mayEdit ? (await listThings(db, 'person', workspace.id)).map(({ value }) => value) : [];
   const person = new Map(people.map((one) => [one.id, one]));
   const planNames = new Map(desk.plans.map(({ id, name }) => [id, name]));
-  const others = revisions.flatMap(({ number, withdrawn }) =>
-    number !== shown && withdrawn === null ? [number] : [],
-  );
-  const holds = new Map<number, ReturnType<typeof loadedBy>>([[shown, loadedBy(desk)]]);
-  for (const number of others)
-    holds.set(number, loadedBy(desk, await revisionPlan(db, workspace.id, plan.id, number)));
-  const marks = new Map(
-    desk.descriptions.map(({ description }) => [description.id, describedMark(description)]),
-  );
-  const day = today();
-  const toTry = toTryFor(desk);
-  const heldThen = heldThenBy(desk);
+  const standingFor = await standings(db, desk, shown);
   const rows: RolloutRow[] = [];
   const coverage = new Map(plan.channels.map(({ id }) => [id, { of: 0, usable: 0, held: 0 }]));
   for await (const { unit, version, kind, prepared } of setsWithSheets(desk)) {
     const { description } = kind;
     const holder = unit.personId === null ? undefined : person.get(unit.personId);
     const word = memoryWord(unit);
-    const standing =
-      prepared &&
-      standingOf(
-        {
-          unit,
-          planId: plan.id,
-          described: marks.get(description.id) ?? '',
-          stops: stopsOf(desk, unit, description, prepared),
-          wantsAnything: wantsAnything(prepared),
-          holds: (number) => holds.get(number)?.(unit) === true,
-          heldThen: () => heldThen(unit),
-          toTry: () => attempt(() => toTryOf(toTry({ unit, description, prepared }).found), unit.id),
-        },
-        shown,
-        others,
-        day,
-      );
+    const standing = prepared && standingFor({ unit, description, prepared });
     const isDone = !standing || standing.state === 'held' || standing.state === 'nothing';
     rows.push({
       unitId: unit.id,
@@ -89,7 +59,7 @@ export async function rolloutView(db: Knex, desk: Desk) {
     ),
     teams: mayEdit ? desk.teams : [],
     mayEdit,
-    today: day,
+    today: today(),
   };
 }
 export type RolloutView = NonNullable<Awaited<ReturnType<typeof rolloutView>>>;
@@ -98,11 +68,6 @@ export type RolloutView = NonNullable<Awaited<ReturnType<typeof rolloutView>>>;
 function byWhatIsToDo(a: RolloutRow, b: RolloutRow): number {
   const at = ({ standing }: RolloutRow) => (standing ? STANDINGS.indexOf(standing.state) : -1);
   return at(a) - at(b) || a.nickname.localeCompare(b.nickname, 'en', { numeric: true });
-}
-
-/** Whether the plan puts or sets anything in a set. */
-function wantsAnything({ fit, wanted }: Prepared): boolean {
-  return fit.image.slots.size > 0 || Object.keys(wanted.settings).length > 0;
 }
 
 const USABLE: ReadonlySet<Cell['verdict']> = new Set(['full', 'adapted']);

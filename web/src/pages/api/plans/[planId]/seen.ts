@@ -1,14 +1,8 @@
-import { randomUUID } from 'node:crypto';
-import { withEvidence } from '@umbrex/core/evidence';
-import { heldAfter } from '@umbrex/core/flow';
-import type { Evidence, Unit } from '@umbrex/core/model';
-import type { Seen } from '@/contract/revisions';
-import { describedMark } from '@/server/contentMark';
-import { today } from '@/server/day';
-import { type Desk, loadDesk } from '@/server/desk';
+import type { Unit } from '@umbrex/core/model';
+import { loadDesk } from '@/server/desk';
 import { endpoint } from '@/server/endpoint';
-import { BadInput, ChangedMeanwhile, NotHere } from '@/server/problem';
-import { attempt, preparedFor, stopsOf } from '@/server/sheetPage';
+import { ChangedMeanwhile, NotHere } from '@/server/problem';
+import { seenBy } from '@/server/seen';
 import { saveThing } from '@/server/store/store';
 
 /**
@@ -21,7 +15,7 @@ export const POST = endpoint(
     const { seen } = body;
     const desk = await loadDesk(db, session, params.planId, seen.what === 'loaded' ? seen.of : 'draft');
     const held = new Map(desk.units.map((one) => [one.unit.id, one]));
-    const asNow = writer(desk, { ...seen, by: seen.by || session.name });
+    const asNow = seenBy(desk, { ...seen, by: seen.by || session.name });
     const units: { version: number; unit: Unit }[] = [];
     for (const { id, version } of body.sets) {
       const one = held.get(id);
@@ -40,30 +34,3 @@ export const POST = endpoint(
     });
   },
 );
-
-/** A set as it is known once something was seen of it. @throws BadInput where it cannot have been loaded so */
-function writer(desk: Desk, seen: Seen): (unit: Unit) => Unit {
-  if (seen.what !== 'loaded') return (unit) => withEvidence(unit, { ...seen, id: randomUUID() } as Evidence);
-  const { of, ...said } = seen;
-  const { id: planId } = desk.state.plan;
-  const prepareOne = preparedFor(desk);
-  return (unit) => {
-    const kind = desk.descriptions.find(({ description }) => description.id === unit.descriptionId);
-    const prepared = kind && attempt(() => prepareOne(kind, unit), unit.id);
-    if (!kind || !prepared || stopsOf(desk, unit, kind.description, prepared).length > 0)
-      throw new BadInput([
-        { code: 'sheet-not-ready', severity: 'error', path: '/sets', nickname: unit.nickname },
-      ]);
-    const { description } = kind;
-    const contents = heldAfter(
-      description,
-      prepared,
-      unit.holds,
-      of === 'draft' ? desk.state.version : of,
-      said.day === 'unknown' ? today() : said.day,
-    );
-    const revision = of === 'draft' ? null : of;
-    const evidence = { ...said, id: randomUUID(), planId, revision, described: describedMark(description) };
-    return withEvidence(unit, evidence, contents);
-  };
-}

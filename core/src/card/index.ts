@@ -1,0 +1,5 @@
+export * from './card';
+export * from './reach';
+export * from './screen';
+export * from './steps';
+export * from './use';
