@@ -2,12 +2,25 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
+import AstroPWA from '@vite-pwa/astro';
 import { defineConfig } from 'astro/config';
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [
+    react(),
+    // The worker of the card alone; it is registered by the card, for the card's own pages.
+    AstroPWA({
+      strategies: 'injectManifest',
+      srcDir: 'src/sw',
+      filename: 'sw.ts',
+      injectRegister: false,
+      manifest: false,
+      injectManifest: { injectionPoint: undefined },
+      devOptions: { enabled: false },
+    }),
+  ],
   server: { host: '127.0.0.1' },
   devToolbar: { enabled: false },
   experimental: {

@@ -3,6 +3,9 @@ import type { Net } from '../model/index';
 /** What a card calls itself. One of another format was kept by another version of the application: it is fetched anew, never guessed at. */
 export const CARD_FORMAT = 'umbrex/card@1';
 
+/** So many reports are sent at once. */
+export const MOST_REPORTS = 200;
+
 /** How a channel is used by our sets. */
 export type CardChannelKind = 'repeater' | 'direct' | 'listen';
 

@@ -2,4 +2,4 @@ export * from './card';
 export * from './reach';
 export * from './screen';
 export * from './steps';
-export * from './use';
+export * from './instead';

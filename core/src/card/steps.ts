@@ -52,7 +52,7 @@ export interface CardSteps {
     readonly description: unknown;
     readonly slots: readonly (readonly [
       number,
-      Readonly<Record<string, string | number | boolean>> | null,
+      Readonly<Record<string, string | number>> | null,
     ])[];
     readonly settings: Readonly<Record<string, number>>;
   };

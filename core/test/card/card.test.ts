@@ -4,7 +4,7 @@ import {
   type CardPlace,
   reachWhom,
   screenShows,
-  useInstead,
+  insteadOf,
 } from '@umbrex/core/card';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -211,7 +211,7 @@ describe('whom one reaches', () => {
 
 describe('when nobody answers', () => {
   const instead = (id: string, card = CARD) => {
-    const found = useInstead(card, 0, id);
+    const found = insteadOf(card, 0, id);
     return found && [found.channel.id, found.why];
   };
   it('the direct one on the same output', () =>

@@ -1,3 +1,4 @@
+import { MOST_REPORTS } from '@umbrex/core/card';
 import { LineSchema, LOADED_BY } from '@umbrex/core/model';
 import { z } from 'zod';
 
@@ -51,8 +52,6 @@ export const ReportSchema = z.discriminatedUnion('what', [
 ]);
 export type Report = z.infer<typeof ReportSchema>;
 
-/** So many are sent at once. */
-export const MOST_REPORTS = 200;
 export const ReportsSchema = z.strictObject({
   planId: z.uuid(),
   reports: z.array(ReportSchema).min(1).max(MOST_REPORTS),

@@ -1,5 +1,5 @@
 import { Component, type ComponentType, type ErrorInfo, type ReactNode } from 'react';
-import { call } from '../islands/desk/api';
+import { call } from '../islands/desk/ask';
 
 interface State {
   readonly broken: boolean;
@@ -18,7 +18,7 @@ class Guard extends Component<{ name: string; children: ReactNode }, State> {
     const said = {
       island: this.props.name,
       // What is in the address of a link lets in: it is nobody's to read.
-      path: window.location.pathname.replace(/^\/link\/.*/, '/link/…'),
+      path: window.location.pathname.replace(/^\/(link|my)\/.*/, '/$1/…'),
       message: message.slice(0, 500),
       stack: `${stack ?? ''}\n${componentStack ?? ''}`.slice(0, 4000),
     };

@@ -7,6 +7,8 @@ function SignOutIsland() {
   const out = async () => {
     await call('DELETE /api/session', {});
     forgetTyped();
+    // What this browser kept for the phone is of whoever signs out.
+    await (await import('../My/kept')).forgetSignedIn();
     window.location.assign('/sign-in');
   };
   return (

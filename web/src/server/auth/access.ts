@@ -13,6 +13,8 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /sign-in': 'anyone',
   'GET /first': 'anyone',
   'GET /link/[token]': 'anyone',
+  'GET /my': 'member',
+  'GET /my/[token]': 'anyone',
   'GET /': 'observer',
   'GET /mend': 'observer',
   'GET /kit': 'observer',

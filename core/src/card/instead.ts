@@ -12,7 +12,7 @@ export interface Instead {
  * Which channel to use on a set when the first one fails: what a net says, else the direct one on the repeater's output, else the next one of the
  * same group that the set talks on (common practice). `null` where the set has none.
  */
-export function useInstead(card: Card, kind: number, channelId: string): Instead | null {
+export function insteadOf(card: Card, kind: number, channelId: string): Instead | null {
   const first = card.channels.find(({ id }) => id === channelId);
   const places = new Map((card.kinds[kind]?.places ?? []).map((place) => [place.channelId, place]));
   if (!first || !places.has(channelId)) return null;

@@ -1,0 +1,127 @@
+import type { CardChannel, CardPlace, CardSet } from '@umbrex/core/card';
+import { useState } from 'react';
+import { showsText } from '../../messages/card';
+import type { Hand, Said } from './useHand';
+
+interface Props {
+  readonly hand: Hand;
+  readonly set: CardSet;
+  readonly rows: readonly { readonly place: CardPlace; readonly channel: CardChannel }[];
+}
+
+/** What one can say of a set of one's own, from where one stands. It is sent once there is a network. */
+export function Report({ hand, set, rows }: Props) {
+  const [said, setSaid] = useState('');
+  const [slot, setSlot] = useState('');
+  const [whom, setWhom] = useState('');
+  const [note, setNote] = useState('');
+  const say = async (report: Said, text: string) => {
+    await hand.say(set.id, report, `${set.nickname}: ${text}`);
+    setSaid(text);
+  };
+  const at = rows.find(({ place }) => String(place.slot) === slot);
+  const heard = (check: 'heard' | 'two-way') =>
+    at &&
+    say(
+      { what: 'heard', number: at.place.slot, check, whom: whom.trim().slice(0, 60) },
+      `${check === 'heard' ? 'heard' : 'spoken with both ways'} on ${showsText(at.place)}`,
+    );
+  const condition = (is: 'well' | 'lost' | 'broken', text: string) =>
+    say({ what: 'condition', is, note: note.trim() }, text);
+  const button = 'btn btn-outline min-h-12 grow';
+  return (
+    <details className="mt-6 rounded border border-base-300 bg-base-100 px-3">
+      <summary className="flex min-h-12 cursor-pointer items-center text-lg font-bold">
+        Say something of {set.nickname}
+      </summary>
+      <p role="status" className={said ? 'finding mb-2 text-plain' : 'sr-only'} data-severity="note">
+        {said && `Noted: ${said}.`}
+      </p>
+      <fieldset className="space-y-2 pb-3">
+        <legend className="font-semibold">Somebody was there</legend>
+        <label className="block">
+          <span className="muted text-small">On which place</span>
+          <select
+            className="select min-h-12 w-full"
+            value={slot}
+            onChange={(event) => setSlot(event.target.value)}
+          >
+            <option value="">choose</option>
+            {rows.map(({ place, channel }) => (
+              <option key={`${place.slot} ${channel.id}`} value={place.slot}>
+                {showsText(place)}: {channel.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="block">
+          <span className="muted text-small">With whom</span>
+          <input
+            className="input min-h-12 w-full"
+            value={whom}
+            maxLength={60}
+            onChange={(event) => setWhom(event.target.value)}
+          />
+        </label>
+        <p className="flex gap-2">
+          <button type="button" className={button} disabled={!at} onClick={() => void heard('heard')}>
+            I heard them
+          </button>
+          <button
+            type="button"
+            className={button}
+            disabled={!at || at.place.sends !== 'yes'}
+            onClick={() => void heard('two-way')}
+          >
+            We heard each other
+          </button>
+        </p>
+      </fieldset>
+      <fieldset className="space-y-2 border-t border-base-300 py-3">
+        <legend className="sr-only">The set itself</legend>
+        <p className="flex flex-wrap gap-2">
+          <button
+            type="button"
+            className={button}
+            onClick={() => void say({ what: 'cells' }, 'its cells were changed')}
+          >
+            Cells changed
+          </button>
+          {set.isAlert && (
+            <button
+              type="button"
+              className={button}
+              onClick={() => void say({ what: 'test-heard' }, 'it sounded for the test')}
+            >
+              It sounded for the test
+            </button>
+          )}
+        </p>
+        <label className="block">
+          <span className="muted text-small">A word on it</span>
+          <input
+            className="input min-h-12 w-full"
+            value={note}
+            maxLength={160}
+            onChange={(event) => setNote(event.target.value)}
+          />
+        </label>
+        <p className="flex flex-wrap gap-2">
+          <button type="button" className={button} onClick={() => void condition('lost', 'it is lost')}>
+            Lost
+          </button>
+          <button type="button" className={button} onClick={() => void condition('broken', 'it is broken')}>
+            Broken
+          </button>
+          <button
+            type="button"
+            className={button}
+            onClick={() => void condition('well', 'it is there and works')}
+          >
+            There, and works
+          </button>
+        </p>
+      </fieldset>
+    </details>
+  );
+}

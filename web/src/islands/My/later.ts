@@ -1,0 +1,2 @@
+/** What a card loads only when it is asked for; named in one place, so that it is kept beside the rest. */
+export {};
