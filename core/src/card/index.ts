@@ -1,5 +1,5 @@
 export * from './card';
+export * from './instead';
 export * from './reach';
 export * from './screen';
 export * from './steps';
-export * from './instead';

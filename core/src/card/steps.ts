@@ -39,6 +39,8 @@ export interface CardSteps {
   /** The steps by their content: work that was begun on another sheet does not go on here. */
   readonly sheet: string;
   readonly minutes: number;
+  /** Whether they can be begun anew at any time: each value is set whatever stood there. Else they count from what the set held before. */
+  readonly fromAnywhere: boolean;
   readonly hazards: readonly string[];
   readonly before: readonly string[];
   /** What the set shows before the first step; empty where the steps begin anywhere. */
@@ -50,10 +52,7 @@ export interface CardSteps {
   /** What the proof began from, for a virtual set on the phone. */
   readonly device: {
     readonly description: unknown;
-    readonly slots: readonly (readonly [
-      number,
-      Readonly<Record<string, string | number>> | null,
-    ])[];
+    readonly slots: readonly (readonly [number, Readonly<Record<string, string | number>> | null])[];
     readonly settings: Readonly<Record<string, number>>;
   };
 }

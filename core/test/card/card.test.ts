@@ -2,9 +2,9 @@ import {
   type Card,
   type CardChannel,
   type CardPlace,
+  insteadOf,
   reachWhom,
   screenShows,
-  insteadOf,
 } from '@umbrex/core/card';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';

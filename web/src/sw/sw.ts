@@ -43,6 +43,7 @@ registerRoute(
 registerRoute(
   ({ url, sameOrigin }) =>
     sameOrigin &&
-    (url.pathname.startsWith('/_astro/') || /^\/(icon[\w-]*\.(svg|png)|manifest\.webmanifest)$/.test(url.pathname)),
+    (url.pathname.startsWith('/_astro/') ||
+      /^\/(icon[\w-]*\.(svg|png)|manifest\.webmanifest)$/.test(url.pathname)),
   new CacheFirst({ cacheName: SHELL }),
 );

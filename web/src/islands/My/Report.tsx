@@ -70,7 +70,7 @@ export function Report({ hand, set, rows }: Props) {
           <button
             type="button"
             className={button}
-            disabled={!at || at.place.sends !== 'yes'}
+            disabled={at?.place.sends !== 'yes'}
             onClick={() => void heard('two-way')}
           >
             We heard each other

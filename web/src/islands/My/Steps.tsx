@@ -243,14 +243,16 @@ function Before({
       <div className="mt-5 space-y-2">
         {isOn && (
           <p>
-            You stopped before step {next}. Go on only if the set was not used or switched off since; else
-            begin anew.
+            You stopped before step {next}. Go on only if the set was not used or switched off since; else{' '}
+            {steps.fromAnywhere
+              ? 'begin anew.'
+              : 'say there that it showed something else: these steps count from what it held before.'}
           </p>
         )}
         <button type="button" className="btn btn-primary min-h-16 w-full text-xl" onClick={begin}>
           {isOn ? `Go on at step ${next}` : next > total ? 'All steps are done' : 'Begin'}
         </button>
-        {next > 1 && (
+        {next > 1 && steps.fromAnywhere && (
           <button
             type="button"
             className="btn btn-outline min-h-14 w-full"
@@ -342,11 +344,11 @@ function useSwipe(moves: Moves | undefined) {
   if (!moves) return {};
   return {
     onTouchStart: (event: React.TouchEvent) => {
-      const [touch] = event.touches;
+      const touch = event.touches.item(0);
       from.current = touch && event.touches.length === 1 ? { x: touch.clientX, y: touch.clientY } : null;
     },
     onTouchEnd: (event: React.TouchEvent) => {
-      const [touch] = event.changedTouches;
+      const touch = event.changedTouches.item(0);
       const start = from.current;
       from.current = null;
       if (!touch || !start) return;

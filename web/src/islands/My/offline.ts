@@ -15,19 +15,20 @@ export async function keepForOffline(): Promise<void> {
   isAsked = true;
   try {
     await navigator.serviceWorker.register('/sw.js', { scope: '/my' });
-    await import('./later');
+    const { LATER } = await import('./later');
     const own = performance
       .getEntriesByType('resource')
       .map(({ name }) => new URL(name))
       .filter(({ origin, pathname }) => origin === window.location.origin && isOfShell(pathname))
       .map(({ pathname }) => pathname);
+    const shell = [...own, ...LATER];
     const cache = await caches.open(SHELL);
     const there = new Set((await cache.keys()).map(({ url }) => new URL(url).pathname));
-    await Promise.all([...new Set(own)].filter((path) => !there.has(path)).map((path) => cache.add(path)));
+    await Promise.all([...new Set(shell)].filter((path) => !there.has(path)).map((path) => cache.add(path)));
     // The page itself holds nothing of anybody: one stands for all cards.
     await cache.put('/my', await fetch(window.location.pathname, { credentials: 'same-origin' }));
     for (const path of there)
-      if (path.startsWith('/_astro/') && !own.includes(path)) await cache.delete(path);
+      if (path.startsWith('/_astro/') && !shell.includes(path)) await cache.delete(path);
   } catch {
     // Without it the card works as long as there is a network; More says how it stands.
     isAsked = false;

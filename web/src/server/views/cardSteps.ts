@@ -50,6 +50,7 @@ export async function cardSteps(db: Knex, holder: Holder, unitId: string): Promi
     revision: shown,
     sheet: sheetMark(data),
     minutes: Math.ceil(data.proof.minutes),
+    fromAnywhere: data.way === 'absolute' || data.way === 'reset',
     hazards: [
       ...(notes?.hazards ?? []),
       ...(ableToSend.length > 0

@@ -1,0 +1,2 @@
+export * from './astray';
+export * from './slips';
