@@ -15,6 +15,8 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/sign-in': 'all',
   '/first': 'all',
   '/link/[token]': 'all',
+  '/my': 'member',
+  '/my/[token]': 'all',
   '/': 'observer',
   '/mend': 'observer',
   '/kit': 'observer',
@@ -56,6 +58,8 @@ const OPEN_PAGES: Readonly<Record<string, number>> = {
   // Somebody has an account: it leads to signing in.
   '/first': 302,
   '/link/[token]': 404,
+  // The page of every card is the same, and holds nothing of anybody; what it asks for is refused.
+  '/my/[token]': 200,
 };
 const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'GET /health': 'all',
@@ -65,6 +69,12 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /accounts/first': 'all',
   'POST /links/[token]': 'all',
   'POST /enrol/[token]': 'all',
+  'GET /my': 'member',
+  'GET /my/[token]': 'all',
+  'GET /my/sets/[unitId]': 'member',
+  'GET /my/[token]/sets/[unitId]': 'all',
+  'POST /my/reports': 'member',
+  'POST /my/[token]/reports': 'all',
   'GET /events': 'observer',
   'POST /areas': 'observer',
   'PUT /session/workspace': 'observer',
@@ -73,6 +83,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'PUT /account/second-factor': 'observer',
   'DELETE /account/second-factor': 'observer',
   'POST /team/links': 'coordinator',
+  'DELETE /team/links/[id]': 'coordinator',
   'PUT /team/[accountId]': 'coordinator',
   'DELETE /team/[accountId]': 'coordinator',
   'POST /workspaces': 'coordinator',

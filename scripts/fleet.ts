@@ -62,9 +62,10 @@ export class Fleet {
     });
   }
 
-  /** Starts a server; answers it once it is healthy. */
+  /** Starts a server, at a free port or at `env.PORT`; answers it once it is healthy. */
   async serve(env: Readonly<Record<string, string>> = {}): Promise<Served> {
-    const port = await freePort();
+    // One that was stopped comes back at the same address where its port is named.
+    const port = Number(env.PORT ?? (await freePort()));
     const child = spawn(process.execPath, ['web/server.mjs'], {
       cwd: ROOT,
       stdio: 'ignore',

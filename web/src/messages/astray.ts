@@ -5,15 +5,15 @@ import { counted, listOf } from './labels';
 export function slipText(kind: Slip['kind'], legend: string): string {
   switch (kind) {
     case 'missed':
-      return `${legend} was not pressed, or not far enough`;
+      return `the key ${legend} was not pressed, or not far enough`;
     case 'twice':
-      return `${legend} was pressed once too often`;
+      return `the key ${legend} was pressed once too often`;
     case 'held':
-      return `${legend} was held too long`;
+      return `the key ${legend} was held too long`;
     case 'short':
-      return `${legend} was not held long enough`;
+      return `the key ${legend} was not held long enough`;
     case 'late':
-      return `${legend} came too late: the set had stopped waiting`;
+      return `the key ${legend} came too late: the set had stopped waiting`;
     default:
       return kind satisfies never;
   }

@@ -9,7 +9,11 @@ export function More({ hand }: { hand: Hand }) {
   const { card, whose, waiting, nowMs } = hand;
   const [kept, setKept] = useState<boolean | null>(null);
   useEffect(() => {
-    isKept().then(setKept, () => setKept(false));
+    const look = () => isKept().then(setKept, () => setKept(false));
+    void look();
+    // It is kept in the background, once the card has come.
+    const again = setInterval(() => void look(), 1000);
+    return () => clearInterval(again);
   }, []);
   const refused = waiting.filter(({ why }) => why !== '');
   const open = waiting.filter(({ why }) => why === '');

@@ -140,7 +140,7 @@ function Work({ hand, set, steps, progress, setProgress }: WorkProps) {
           max={total}
           aria-label="How far you are"
         />
-        <p className="truncate font-semibold">{block?.title}</p>
+        <h1 className="truncate font-semibold">{block?.title}</h1>
       </header>
       <main id="main" className="grow overflow-y-auto px-4 py-4" aria-live="polite">
         {block?.warns && (

@@ -6,6 +6,7 @@ import { useRows } from '../../ui/rows';
 import { mayLeave } from '../../ui/unsaved';
 import { TableFiles } from '../TableImport/TableFiles';
 import { BulkBar } from './BulkBar';
+import { CardLinks } from './CardLinks';
 import { PersonForm } from './PersonForm';
 import { TeamsForm } from './TeamsForm';
 import type { usePeopleDesk } from './usePeopleDesk';
@@ -161,7 +162,18 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
         close={() => setOpenId(null)}
       >
         {open ? (
-          <PersonForm key={`${open.value.id} ${open.version}`} held={open} {...props} />
+          <>
+            <PersonForm key={`${open.value.id} ${open.version}`} held={open} {...props} />
+            {props.cardLinks && (
+              <CardLinks
+                key={open.value.id}
+                planId={planId}
+                person={open.value}
+                links={props.cardLinks}
+                today={props.today}
+              />
+            )}
+          </>
         ) : (
           <TeamsForm {...props} />
         )}

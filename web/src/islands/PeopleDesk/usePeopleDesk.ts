@@ -1,5 +1,6 @@
 import type { Person, PlanHead, Team, Unit } from '@umbrex/core/model';
 import { useEffect, useMemo, useState } from 'react';
+import type { CardLink } from '../../contract/card';
 import type { SentTo } from '../../contract/routes';
 import { counted } from '../../messages/labels';
 import { useAddress } from '../../ui/address';
@@ -18,6 +19,8 @@ export interface PeopleProps {
   readonly planVersion: number;
   /** What each may transmit on, by the rules, in words. */
   readonly mayTalk: Readonly<Record<string, string>>;
+  /** The links to cards that were given out; `null` for those who give out none. */
+  readonly cardLinks: readonly CardLink[] | null;
   readonly today: string;
   /** Whose details are open at first. */
   readonly first: string | null;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { MadeLink } from '../../components/MadeLink';
 import { ROLES, type Role } from '../../contract/roles';
 import { Invite } from './Invite';
 import { MemberRow } from './MemberRow';
@@ -33,7 +33,9 @@ export function TeamDeskView(props: ReturnType<typeof useTeamDesk>) {
         </dl>
       </section>
       <Invite people={people} make={make} />
-      {link && <MadeLink {...link} />}
+      {link && (
+        <MadeLink {...link} rule="Shown this once. Pass it on yourself; who has it can use it, once." />
+      )}
       <section>
         <h2 className="font-bold">Outbox</h2>
         <p className="muted text-plain">
@@ -51,24 +53,5 @@ export function TeamDeskView(props: ReturnType<typeof useTeamDesk>) {
         </ul>
       </section>
     </div>
-  );
-}
-
-function MadeLink({ path, what }: { path: string; what: string }) {
-  const [isCopied, setCopied] = useState(false);
-  const address = `${window.location.origin}${path}`;
-  return (
-    <section className="rounded border border-base-content bg-base-100 p-4" role="status">
-      <h2 className="font-bold">{what}</h2>
-      <p className="muted text-plain">Shown this once. Pass it on yourself; who has it can use it, once.</p>
-      <p className="mt-1 break-all font-mono">{address}</p>
-      <button
-        type="button"
-        className="btn btn-outline btn-sm mt-2"
-        onClick={() => void navigator.clipboard.writeText(address).then(() => setCopied(true))}
-      >
-        {isCopied ? 'Copied' : 'Copy it'}
-      </button>
-    </section>
   );
 }

@@ -26,7 +26,7 @@ export interface TeamProps {
 
 /** The state of a team: the link that was just made, the mails that were not sent, what was refused. */
 export function useTeamDesk(props: TeamProps) {
-  const [link, setLink] = useState<{ path: string; what: string } | null>(null);
+  const [link, setLink] = useState<{ path: string; svg: string; what: string } | null>(null);
   const [outbox, setOutbox] = useState(props.outbox);
   const fail = (error: unknown) => {
     const refused = newerOf<object>(error);
@@ -37,8 +37,8 @@ export function useTeamDesk(props: TeamProps) {
   };
   const make = async (body: SentTo<'POST /api/team/links'>, what: string) => {
     try {
-      const { path, mail } = await call('POST /api/team/links', {}, body);
-      setLink({ path, what });
+      const { path, mail, svg } = await call('POST /api/team/links', {}, body);
+      setLink({ path, svg, what });
       setOutbox((now) => [mail, ...now]);
     } catch (error) {
       fail(error);

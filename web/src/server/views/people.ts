@@ -7,6 +7,7 @@ import { today } from '../day';
 import { getDb } from '../db';
 import type { Desk } from '../desk';
 import { listMembers } from '../repositories/accounts';
+import { listCardLinks } from '../repositories/cards';
 import { listOutbox } from '../repositories/outbox';
 import { listThings } from '../store/store';
 
@@ -24,6 +25,10 @@ export async function peopleView(desk: Desk) {
     units: units.map(({ unit }) => unit),
     head: headOf(state.plan),
     planVersion: state.version,
+    /** The links to cards of this plan, for those who give them out. */
+    cardLinks: allows(desk.session.role, 'coordinator')
+      ? await listCardLinks(getDb(), workspace.id, state.plan.id)
+      : null,
     mayTalk: Object.fromEntries(people.map(({ value }) => [value.id, mayTalkText(value, desk)])),
     today: today(),
   };

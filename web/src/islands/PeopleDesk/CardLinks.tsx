@@ -1,0 +1,126 @@
+import type { Person } from '@umbrex/core/model';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { MadeLink } from '../../components/MadeLink';
+import type { CardLink } from '../../contract/card';
+import { dayText } from '../../messages/days';
+import { call } from '../desk/api';
+import { useAttempt } from '../desk/useAttempt';
+
+interface Props {
+  readonly planId: string;
+  readonly person: Person;
+  readonly links: readonly CardLink[];
+  readonly today: string;
+}
+
+/** The usual end of a link: a year on, so that nobody looks at a card that was forgotten (common practice). */
+const yearOn = (day: string) => `${Number(day.slice(0, 4)) + 1}${day.slice(4).replace('-02-29', '-02-28')}`;
+
+/** The last day on which a link is good: it ends when that is over. */
+const lastDay = ({ until }: CardLink) => format(new Date(Date.parse(until) - 1), 'yyyy-MM-dd');
+
+/** Links to one person's card, without an account: made, shown once, and taken back. */
+export function CardLinks({ planId, person, links, today }: Props) {
+  const [own, setOwn] = useState(links.filter(({ personId }) => personId === person.id));
+  const [until, setUntil] = useState(yearOn(today));
+  const [hidesTones, setHides] = useState(false);
+  const [made, setMade] = useState<{ path: string; svg: string } | null>(null);
+  const { busy, attempt } = useAttempt('Somebody changed this meanwhile. Load the page again.');
+  const make = () =>
+    attempt(async () => {
+      const { path, svg } = await call(
+        'POST /api/team/links',
+        {},
+        { kind: 'card', personId: person.id, planId, until, hidesTones },
+      );
+      setMade({ path, svg });
+      return undefined;
+    });
+  const revoke = (id: string) =>
+    attempt(async () => {
+      await call('DELETE /api/team/links/[id]', { id });
+      setOwn((now) => now.map((link) => (link.id === id ? { ...link, state: 'revoked' as const } : link)));
+      return { text: `The link to the card of ${person.name} shows nothing any more.` };
+    });
+  return (
+    <section className="mt-6 border-t border-base-300 pt-3" aria-label={`Card of ${person.name}`}>
+      <h3 className="font-bold">Their card on a phone</h3>
+      <p className="muted text-plain">
+        Their sets, channels and steps, by a link and without an account. Whoever has the link sees it.
+      </p>
+      <form
+        className="mt-2 space-y-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void make();
+        }}
+      >
+        <label className="block">
+          <span className="muted block text-small">Good until the end of</span>
+          <input
+            type="date"
+            className="input input-sm w-full"
+            value={until}
+            min={today}
+            required
+            onChange={(event) => setUntil(event.target.value)}
+          />
+        </label>
+        <label className="flex items-start gap-2 text-plain">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm mt-0.5"
+            checked={hidesTones}
+            onChange={(event) => setHides(event.target.checked)}
+          />
+          Without the tones that the group keeps to itself; then it has no steps that show them
+        </label>
+        <button type="submit" className="btn btn-outline btn-sm" disabled={busy || until < today}>
+          Make a link
+        </button>
+      </form>
+      {made && (
+        <div className="mt-3">
+          <MadeLink
+            {...made}
+            what={`The card of ${person.name}`}
+            rule="Shown this once. Pass it on yourself; it can be taken back here."
+          />
+        </div>
+      )}
+      {own.length > 0 && (
+        <ul className="mt-3">
+          {own.map((link) => (
+            <li key={link.id} className="border-t border-base-300 py-1.5 text-plain">
+              <span className={link.state === 'good' ? '' : 'muted'}>
+                {
+                  {
+                    good: `Good until ${dayText(lastDay(link))}`,
+                    over: `Over since ${dayText(lastDay(link))}`,
+                    revoked: 'Taken back',
+                  }[link.state]
+                }
+                {link.hidesTones && ', without secret tones'}.{' '}
+                {link.seenAt === null
+                  ? 'Nobody has opened it.'
+                  : `Last opened ${dayText(link.seenAt.slice(0, 10))}.`}
+              </span>{' '}
+              {link.state === 'good' && (
+                <button
+                  type="button"
+                  className="btn btn-outline btn-xs"
+                  disabled={busy}
+                  aria-label={`Take back the link that was made ${dayText(link.createdAt.slice(0, 10))}`}
+                  onClick={() => void revoke(link.id)}
+                >
+                  Take it back
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
