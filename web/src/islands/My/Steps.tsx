@@ -325,7 +325,10 @@ function useKeys(moves: Moves | undefined) {
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (!now.current || target.closest('button, a, input, select, textarea, dialog')) return;
+      // A button has its own use for the space bar, a field for all of them.
+      const own =
+        event.key === ' ' ? 'button, a, input, select, textarea, dialog' : 'input, select, textarea, dialog';
+      if (!now.current || target.closest(own)) return;
       const move = { ' ': 'forth', ArrowRight: 'forth', ArrowLeft: 'back' }[event.key] as
         | keyof Moves
         | undefined;

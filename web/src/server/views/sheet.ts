@@ -14,8 +14,10 @@ import { usAreas } from '../areas';
 import { today } from '../day';
 import { getDb } from '../db';
 import type { Desk } from '../desk';
+import { progressOf } from '../reports';
 import { checksFor, copyOfferFor, setsWithSheetOf, sheetOf } from '../sheetPage';
 import { listThings } from '../store/store';
+import { sheetMark } from './cardSteps';
 import { stationFor } from './stations';
 import { stepsShown } from './steps';
 import { verificationView } from './verification';
@@ -41,9 +43,12 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
   const roster = people.map(({ value }) => value);
   const { holder, checks } = checksFor(desk, data, roster);
   const { proven } = proof;
+  const progress = await progressOf(getDb(), workspace.id, data.unit.id);
   return {
     data,
     holder,
+    /** How far somebody's phone is with these very steps. */
+    progress: progress?.sheet === sheetMark(data) ? progress : null,
     /** Others that have the very same sheet. */
     alike: sheet.steps.length > 0 || sheet.way === 'file' ? setsWithSheetOf(desk, data) : [],
     steps: stepsShown(data, at),
