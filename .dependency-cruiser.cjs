@@ -42,6 +42,7 @@ module.exports = {
       to: { path: '^core/src/(model|procedure)/', dependencyTypesNot: ['type-only'] },
     },
     stage('revision', 'model'),
+    stage('calendar', 'model'),
     stage('astray', 'model', 'memory', 'procedure'),
     stage('bench', 'memory'),
     stage('evidence', 'model'),

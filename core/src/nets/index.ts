@@ -85,3 +85,26 @@ function nthLocal(startsAt: string, repeats: Net['repeats'], n: number): string 
   if (repeats === 'monthly' && then.getUTCDate() !== date) return null;
   return `${then.toISOString().slice(0, 10)}T${time}`;
 }
+
+/** The next days on which the clocks of a zone change, as YYYY-MM-DD there; none where they never do. Looks two years ahead. */
+export function clockChanges(timeZone: string, fromMs: number, most: number): string[] {
+  const days: string[] = [];
+  const dayMs = 86_400_000;
+  const begin = Math.floor(fromMs / dayMs) * dayMs;
+  let before = offsetMs(begin, timeZone);
+  for (let n = 1; n < 740 && days.length < most; n++) {
+    const after = offsetMs(begin + n * dayMs, timeZone);
+    if (after !== before) {
+      // The first moment with the new offset lies between the two looks.
+      let [low, high] = [begin + (n - 1) * dayMs, begin + n * dayMs];
+      while (high - low > 60_000) {
+        const middle = (low + high) / 2;
+        if (offsetMs(middle, timeZone) === before) low = middle;
+        else high = middle;
+      }
+      days.push(new Date(high + after).toISOString().slice(0, 10));
+    }
+    before = after;
+  }
+  return days;
+}

@@ -64,10 +64,11 @@ export interface ReportAnswer {
   readonly why: string;
 }
 
-/** A link to a card, as its coordinator sees it; moments in UTC. */
+/** A link to a card, or to the group's calendar, as its coordinator sees it; moments in UTC. */
 export interface CardLink {
   readonly id: string;
-  readonly personId: string;
+  readonly kind: 'card' | 'calendar';
+  readonly personId: string | null;
   readonly name: string;
   readonly hidesTones: boolean;
   readonly createdAt: string;

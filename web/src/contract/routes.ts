@@ -113,6 +113,11 @@ export const ROUTES = {
   'POST /api/links/[token]': route<{ accountId: string }>()('anyone', TakeLinkSchema, [401, 409, 429], 201),
   /** What a holder says of their own set, without an account. */
   'POST /api/enrol/[token]': route<{ nickname: string }>()('anyone', EnrolmentSchema, [429], 201),
+  /** Nets, days and what is due, as a calendar file; of those who may not edit, what is theirs. */
+  'GET /api/plans/[planId]/calendar': route<Response>()('member', null, [400]),
+  'GET /api/my/[token]/calendar': route<Response>()('anyone', null, [429]),
+  /** The group's, by a secret link that can be taken back. */
+  'GET /api/calendar/[token]': route<Response>()('anyone', null, [429]),
   /** One's own card of a plan, `?plan=`; of the one that was published last where none is named. */
   'GET /api/my': route<Card>()('member', null),
   'GET /api/my/[token]': route<Card>()('anyone', null, [429]),

@@ -18,6 +18,8 @@ export const LinkSchema = z.discriminatedUnion('kind', [
     until: z.iso.date(),
     hidesTones: z.boolean(),
   }),
+  /** The calendar of a plan's group, to be followed without an account. */
+  z.strictObject({ kind: z.literal('calendar'), planId: z.uuid(), name: NameSchema, until: z.iso.date() }),
   z.strictObject({ kind: z.literal('enrol'), name: NameSchema, personId: z.uuid().nullable().default(null) }),
 ]);
 

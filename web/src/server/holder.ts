@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { CARD_BY_ADDRESS, countAttempt } from './auth/limits';
 import type { Session } from './auth/session';
 import { NotHere } from './problem';
-import { openCardLink } from './repositories/cards';
+import { openCalendarLink, openCardLink } from './repositories/cards';
 import { listPlans } from './repositories/plans';
 
 /** Who looks at a card: as what they ask, of which plan, and what is kept from them. */
@@ -27,6 +27,22 @@ export async function holderByLink(db: Knex, token: string, { clientAddress }: A
     planId,
     hidesTones,
     until,
+  };
+}
+
+/** Whoever follows the group's calendar by a link: they see all of it, and nothing else. @throws NotHere, TooOften */
+export async function calendarByLink(
+  db: Knex,
+  token: string,
+  { clientAddress }: APIContext,
+): Promise<Pick<Holder, 'session' | 'planId'>> {
+  await countAttempt(db, `card ${clientAddress}`, CARD_BY_ADDRESS);
+  const link = await openCalendarLink(db, token);
+  if (!link) throw new NotHere();
+  const { workspace, planId } = link;
+  return {
+    session: { accountId: null, name: 'calendar', role: 'editor', workspace, personId: null },
+    planId,
   };
 }
 

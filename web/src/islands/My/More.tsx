@@ -71,6 +71,28 @@ export function More({ hand }: { hand: Hand }) {
           Look for news
         </button>
       </p>
+      <h2 className="mt-5 text-lg font-bold">In your calendar</h2>
+      <p className="text-plain">
+        Nets, what is due of your sets, the ends of your licences, with reminders.
+        {'token' in whose && ' Your calendar can follow this address; whoever has it sees your card too.'}
+      </p>
+      <p>
+        <a
+          className="link flex min-h-11 items-center"
+          href={'token' in whose ? `/api/my/${whose.token}/calendar` : `/api/plans/${card.planId}/calendar`}
+          download
+        >
+          Take it in as a file
+        </a>
+        {'token' in whose && (
+          <a
+            className="link flex min-h-11 items-center"
+            href={`webcal://${window.location.host}/api/my/${whose.token}/calendar`}
+          >
+            Let my calendar follow it
+          </a>
+        )}
+      </p>
       {'plan' in whose && (
         <>
           <h2 className="mt-5 text-lg font-bold">At the desk</h2>

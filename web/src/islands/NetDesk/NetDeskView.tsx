@@ -2,6 +2,7 @@ import type { Net } from '@umbrex/core/model';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
 import type { Held } from '../desk/useHeld';
+import { LinkGiver } from '../LinkGiver/LinkGiver';
 import { TableFiles } from '../TableImport/TableFiles';
 import { NetForm } from './NetForm';
 import type { useNetDesk } from './useNetDesk';
@@ -35,7 +36,27 @@ export function NetDeskView(props: Props) {
           />
         </p>
       )}
+      {props.hasCalendar && <InCalendar {...props} />}
     </div>
+  );
+}
+
+/** Nets, days and what is due, in one's own calendar: as a file, or as one that follows. */
+function InCalendar({ planId, mayEdit, links, today }: Props) {
+  return (
+    <section className="print-hide mt-6 max-w-xl border-t border-base-300 pt-3">
+      <h2 className="text-lg font-bold">In your calendar</h2>
+      <p className="text-plain">
+        {mayEdit
+          ? 'Nets, bench days, tests and cells, the ends of licences and permissions, with reminders: '
+          : 'Nets, what is due of your sets, the ends of your licences, with reminders: '}
+        <a className="link" href={`/api/plans/${planId}/calendar`} download>
+          as a file
+        </a>
+        .
+      </p>
+      {links && <LinkGiver planId={planId} of={{ kind: 'calendar' }} links={links} today={today} />}
+    </section>
   );
 }
 

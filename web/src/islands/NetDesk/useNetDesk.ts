@@ -1,8 +1,14 @@
 import type { Net } from '@umbrex/core/model';
 import { useState } from 'react';
+import type { CardLink } from '../../contract/card';
 import { type Held, useHeld } from '../desk/useHeld';
 
 export interface NetProps {
+  readonly planId: string;
+  readonly hasCalendar: boolean;
+  /** The links that were given out; `null` for those who give out none. */
+  readonly links: readonly CardLink[] | null;
+  readonly today: string;
   readonly nets: readonly Held<Net>[];
   /** `forNets`: it is talked on, and no distress or calling channel. */
   readonly channels: readonly { id: string; name: string; forNets: boolean }[];

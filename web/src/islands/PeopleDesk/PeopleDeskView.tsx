@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Drawer } from '../../ui/Drawer';
 import { useRows } from '../../ui/rows';
 import { mayLeave } from '../../ui/unsaved';
+import { LinkGiver } from '../LinkGiver/LinkGiver';
 import { TableFiles } from '../TableImport/TableFiles';
 import { BulkBar } from './BulkBar';
-import { CardLinks } from './CardLinks';
 import { PersonForm } from './PersonForm';
 import { TeamsForm } from './TeamsForm';
 import type { usePeopleDesk } from './usePeopleDesk';
@@ -165,10 +165,10 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
           <>
             <PersonForm key={`${open.value.id} ${open.version}`} held={open} {...props} />
             {props.cardLinks && (
-              <CardLinks
+              <LinkGiver
                 key={open.value.id}
                 planId={planId}
-                person={open.value}
+                of={{ kind: 'card', personId: open.value.id, name: open.value.name }}
                 links={props.cardLinks}
                 today={props.today}
               />

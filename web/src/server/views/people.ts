@@ -46,11 +46,17 @@ function mayTalkText({ id }: Person, { units, whole, state }: Desk): string {
 /** The nets; whom one can choose for them is for those who may change them. */
 export async function netsView({ session, workspace, state: { plan } }: Desk) {
   const mayEdit = allows(session.role, 'editor');
+  const mayLink = allows(session.role, 'coordinator');
   const [nets, people] = await Promise.all([
     listThings(getDb(), 'net', workspace.id),
     mayEdit ? listThings(getDb(), 'person', workspace.id) : [],
   ]);
   return {
+    planId: plan.id,
+    /** Whether there is a calendar for them, and the links to it for those who give them out. */
+    hasCalendar: allows(session.role, 'member'),
+    links: mayLink ? await listCardLinks(getDb(), workspace.id, plan.id) : null,
+    today: today(),
     nets,
     channels: plan.channels.map(({ id, name, ...channel }) => ({
       id,

@@ -15,6 +15,7 @@ const SUBJECTS = {
   reset: 'A new password for Umbrex',
   enrol: 'Tell us about your radio',
   card: 'Your radios, in your hand',
+  calendar: 'The calendar of the group',
 } as const;
 
 /**
@@ -25,7 +26,7 @@ const SUBJECTS = {
 export const POST = endpoint('POST /api/team/links', ({ write, workspace, session, body, url, context }) =>
   write(async (trx) => {
     const { name, path } =
-      body.kind === 'card'
+      body.kind === 'card' || body.kind === 'calendar'
         ? await cardLink(trx, workspace.id, body, session.accountId)
         : await linkThatLetsIn(trx, workspace.id, body, session.accountId);
     const address = `${addressOf(context.request, url)}${path}`;
@@ -43,7 +44,7 @@ type Asked = BodyOf<'POST /api/team/links'>;
 async function linkThatLetsIn(
   trx: Knex.Transaction,
   workspaceId: string,
-  body: Exclude<Asked, { kind: 'card' }>,
+  body: Exclude<Asked, { kind: 'card' | 'calendar' }>,
   madeBy: string | null,
 ): Promise<{ name: string; path: string }> {
   const base = { role: null, accountId: null, personId: null };
@@ -66,13 +67,14 @@ async function linkThatLetsIn(
   return { name: link.name, path: `/link/${await makeLink(trx, workspaceId, link, madeBy)}` };
 }
 
-/** A link to the card of somebody of the roster. */
+/** A link to the card of somebody of the roster, or to the calendar of the group. */
 async function cardLink(
   trx: Knex.Transaction,
   workspaceId: string,
-  { personId, planId, until, hidesTones }: Extract<Asked, { kind: 'card' }>,
+  asked: Extract<Asked, { kind: 'card' | 'calendar' }>,
   madeBy: string | null,
 ): Promise<{ name: string; path: string }> {
+  const { kind, planId, until } = asked;
   if (until < today() || until > yearsOn(today(), MOST_YEARS))
     throw new BadInput([
       {
@@ -82,9 +84,13 @@ async function cardLink(
         detail: `a day from today on, at most ${MOST_YEARS} years`,
       },
     ]);
-  const { name } = (await thingAt(trx, 'person', workspaceId, personId)).value;
-  const token = await makeCardLink(trx, workspaceId, { personId, planId, name, until, hidesTones }, madeBy);
-  return { name, path: `/my/${token}` };
+  const personId = kind === 'card' ? asked.personId : null;
+  const name =
+    kind === 'card' ? (await thingAt(trx, 'person', workspaceId, asked.personId)).value.name : asked.name;
+  const hidesTones = kind === 'card' && asked.hidesTones;
+  const link = { kind, personId, planId, name, until, hidesTones };
+  const token = await makeCardLink(trx, workspaceId, link, madeBy);
+  return { name, path: kind === 'card' ? `/my/${token}` : `/api/calendar/${token}` };
 }
 const MOST_YEARS = 3;
 const yearsOn = (day: string, years: number) => `${Number(day.slice(0, 4)) + years}${day.slice(4)}`;

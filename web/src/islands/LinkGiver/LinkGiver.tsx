@@ -1,4 +1,3 @@
-import type { Person } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { MadeLink } from '../../components/MadeLink';
@@ -7,12 +6,28 @@ import { dayText } from '../../messages/days';
 import { call } from '../desk/api';
 import { useAttempt } from '../desk/useAttempt';
 
+/** What a link that is given out is for. */
+export type LinkFor =
+  | { readonly kind: 'card'; readonly personId: string; readonly name: string }
+  | { readonly kind: 'calendar' };
+
 interface Props {
   readonly planId: string;
-  readonly person: Person;
+  readonly of: LinkFor;
   readonly links: readonly CardLink[];
   readonly today: string;
 }
+
+const WORDS = {
+  card: {
+    title: 'Their card on a phone',
+    help: 'Their sets, channels and steps, by a link and without an account. Whoever has the link sees it.',
+  },
+  calendar: {
+    title: 'A calendar that follows the group’s',
+    help: 'Whoever has the address sees the nets, the bench days and what is due, with the names of people and sets in it.',
+  },
+} as const;
 
 /** The usual end of a link: a year on, so that nobody looks at a card that was forgotten (common practice). */
 const yearOn = (day: string) => `${Number(day.slice(0, 4)) + 1}${day.slice(4).replace('-02-29', '-02-28')}`;
@@ -20,9 +35,14 @@ const yearOn = (day: string) => `${Number(day.slice(0, 4)) + 1}${day.slice(4).re
 /** The last day on which a link is good: it ends when that is over. */
 const lastDay = ({ until }: CardLink) => format(new Date(Date.parse(until) - 1), 'yyyy-MM-dd');
 
-/** Links to one person's card, without an account: made, shown once, and taken back. */
-export function CardLinks({ planId, person, links, today }: Props) {
-  const [own, setOwn] = useState(links.filter(({ personId }) => personId === person.id));
+/** Links that are given out without an account, to a card or a calendar: made, shown once, and taken back. */
+export function LinkGiver({ planId, of, links, today }: Props) {
+  const [own, setOwn] = useState(
+    links.filter(
+      ({ kind, personId }) => kind === of.kind && (of.kind !== 'card' || personId === of.personId),
+    ),
+  );
+  const what = of.kind === 'card' ? `The card of ${of.name}` : 'The calendar of the group';
   const [until, setUntil] = useState(yearOn(today));
   const [hidesTones, setHides] = useState(false);
   const [made, setMade] = useState<{ path: string; svg: string } | null>(null);
@@ -32,7 +52,9 @@ export function CardLinks({ planId, person, links, today }: Props) {
       const { path, svg } = await call(
         'POST /api/team/links',
         {},
-        { kind: 'card', personId: person.id, planId, until, hidesTones },
+        of.kind === 'card'
+          ? { kind: 'card', personId: of.personId, planId, until, hidesTones }
+          : { kind: 'calendar', planId, name: 'Calendar', until },
       );
       setMade({ path, svg });
       return undefined;
@@ -41,14 +63,12 @@ export function CardLinks({ planId, person, links, today }: Props) {
     attempt(async () => {
       await call('DELETE /api/team/links/[id]', { id });
       setOwn((now) => now.map((link) => (link.id === id ? { ...link, state: 'revoked' as const } : link)));
-      return { text: `The link to the card of ${person.name} shows nothing any more.` };
+      return { text: `${what}: the link shows nothing any more.` };
     });
   return (
-    <section className="mt-6 border-t border-base-300 pt-3" aria-label={`Card of ${person.name}`}>
-      <h3 className="font-bold">Their card on a phone</h3>
-      <p className="muted text-plain">
-        Their sets, channels and steps, by a link and without an account. Whoever has the link sees it.
-      </p>
+    <section className="mt-6 border-t border-base-300 pt-3" aria-label={what}>
+      <h3 className="font-bold">{WORDS[of.kind].title}</h3>
+      <p className="muted text-plain">{WORDS[of.kind].help}</p>
       <form
         className="mt-2 space-y-2"
         onSubmit={(event) => {
@@ -67,15 +87,17 @@ export function CardLinks({ planId, person, links, today }: Props) {
             onChange={(event) => setUntil(event.target.value)}
           />
         </label>
-        <label className="flex items-start gap-2 text-plain">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm mt-0.5"
-            checked={hidesTones}
-            onChange={(event) => setHides(event.target.checked)}
-          />
-          Without the tones that the group keeps to itself; then it has no steps that show them
-        </label>
+        {of.kind === 'card' && (
+          <label className="flex items-start gap-2 text-plain">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm mt-0.5"
+              checked={hidesTones}
+              onChange={(event) => setHides(event.target.checked)}
+            />
+            Without the tones that the group keeps to itself; then it has no steps that show them
+          </label>
+        )}
         <button type="submit" className="btn btn-outline btn-sm" disabled={busy || until < today}>
           Make a link
         </button>
@@ -84,7 +106,7 @@ export function CardLinks({ planId, person, links, today }: Props) {
         <div className="mt-3">
           <MadeLink
             {...made}
-            what={`The card of ${person.name}`}
+            what={what}
             rule="Shown this once. Pass it on yourself; it can be taken back here."
           />
         </div>
