@@ -71,6 +71,13 @@ export const chromiumPath = () =>
   );
 
 export const ensurePostgres = () => ensureProgram(hasPostgres, 'postgresql', 'PostgreSQL');
+/** Reads PDF files back in the tests. */
+export const ensurePoppler = () =>
+  ensureProgram(
+    () => spawnSync('pdftotext', ['-v'], { stdio: 'ignore' }).status === 0,
+    'poppler-utils',
+    'poppler-utils',
+  );
 export const ensureChromium = () => ensureProgram(() => chromiumPath() !== undefined, 'chromium', 'Chromium');
 
 /**

@@ -5,6 +5,7 @@ import {
   ensureBuild,
   ensureChromium,
   ensurePackages,
+  ensurePoppler,
   ensurePostgres,
   ROOT,
   run,
@@ -23,6 +24,7 @@ const count = (ok, bad) => {
 ensurePackages();
 ensurePostgres();
 ensureChromium();
+ensurePoppler();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 

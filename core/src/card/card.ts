@@ -22,6 +22,8 @@ export interface CardChannel {
   readonly transmitHz: number | null;
   readonly transmitTone: string;
   readonly receiveTone: string;
+  /** Its tones are for members: they go on nothing that anybody may read. */
+  readonly isSecret: boolean;
   /** Whether sets stay silent until `receiveTone` comes. */
   readonly isClosed: boolean;
   readonly tier: 'must' | 'should' | 'nice';

@@ -20,6 +20,7 @@ const channel = (id: string, name: string, says: Partial<CardChannel> = {}): Car
   transmitHz: 462_562_500,
   transmitTone: 'off',
   receiveTone: 'off',
+  isSecret: false,
   isClosed: false,
   tier: 'should',
   state: 'on-air',

@@ -57,7 +57,7 @@ export function More({ hand }: { hand: Hand }) {
       <h2 className="mt-5 text-lg font-bold">Without a network</h2>
       <p>
         {!canKeep()
-          ? 'This card cannot be kept here: browsers keep pages only for https, or on the machine itself. Print your sheets, or ask your coordinator for an address with https.'
+          ? 'This card cannot be kept here: browsers keep pages only for https, or on the machine itself. Print the card below, or ask your coordinator for an address with https.'
           : kept
             ? 'This card, your steps and all that is on it work without a network. Put it on your first screen by the browser’s own menu.'
             : 'It is being kept. Leave it open for a moment with the network on.'}
@@ -92,6 +92,22 @@ export function More({ hand }: { hand: Hand }) {
             Let my calendar follow it
           </a>
         )}
+      </p>
+      <h2 className="mt-5 text-lg font-bold">On paper</h2>
+      <p>
+        {(['A4', 'LETTER'] as const).map((size) => (
+          <a
+            key={size}
+            className="link mr-5 inline-flex min-h-11 items-center"
+            href={
+              'token' in whose
+                ? `/api/my/${whose.token}/print?size=${size}`
+                : `/api/plans/${card.planId}/print?what=pocket&size=${size}`
+            }
+          >
+            Pocket card, {size === 'A4' ? 'A4' : 'Letter'}
+          </a>
+        ))}
       </p>
       {'plan' in whose && (
         <>

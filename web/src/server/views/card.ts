@@ -12,7 +12,7 @@ import { servicesOf } from '@umbrex/core/facts';
 import type { BoardKind, Cell } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
 import { maskSecretTones } from '@umbrex/core/formats';
-import { type Channel, kindOf, numbersWith, type Plan } from '@umbrex/core/model';
+import { type Channel, kindOf, numbersWith, type Plan, wantedReceiveTone } from '@umbrex/core/model';
 import { lockOf } from '@umbrex/core/procedure';
 import { isKnown, type Standing } from '@umbrex/core/standing';
 import type { Knex } from 'knex';
@@ -94,7 +94,6 @@ function keptSecret(plan: Plan, secret: ReadonlySet<string>): Plan {
 /** One channel as it stands on a card. */
 function cardChannel(plan: Plan, channel: Channel, isHidden: boolean): CardChannel {
   const { id, name, aliases, shortNames, receiveHz, transmitHz, tier, state, note } = channel;
-  const closed = (channel.receivePolicy === 'plan' ? plan.receivePolicy : channel.receivePolicy) === 'closed';
   return {
     id,
     name,
@@ -106,7 +105,8 @@ function cardChannel(plan: Plan, channel: Channel, isHidden: boolean): CardChann
     transmitHz,
     transmitTone: isHidden ? 'hidden' : channel.transmitTone,
     receiveTone: isHidden ? 'hidden' : channel.receiveTone,
-    isClosed: closed && channel.receiveTone !== 'off',
+    isSecret: channel.tonesSecret,
+    isClosed: wantedReceiveTone(channel, plan.receivePolicy) !== 'off',
     tier,
     state,
     number: numbersWith(plan)[id] ?? null,

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { toString as qrSvg } from 'qrcode';
 import type { BodyOf } from '@/contract/routes';
+import { addressOf } from '@/server/address';
 import { today } from '@/server/day';
 import { endpoint } from '@/server/endpoint';
 import { BadInput, ChangedMeanwhile, NotHere } from '@/server/problem';
@@ -94,9 +95,3 @@ async function cardLink(
 }
 const MOST_YEARS = 3;
 const yearsOn = (day: string, years: number) => `${Number(day.slice(0, 4)) + years}${day.slice(4)}`;
-
-/** The address by which the coordinator reached the server, as a proxy before it says. */
-function addressOf({ headers }: Request, url: URL): string {
-  const protocol = headers.get('x-forwarded-proto') ?? url.protocol.replace(':', '');
-  return `${protocol}://${headers.get('x-forwarded-host') ?? headers.get('host') ?? url.host}`;
-}

@@ -1,0 +1,239 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Card } from '@umbrex/core/card';
+import type { Plan } from '@umbrex/core/model';
+import { mhzText } from '@umbrex/core/units';
+import jsQR from 'jsqr';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+
+const { ensureWorkspace } = await import('../../demo/load');
+const { getDb } = await import('../src/server/db');
+const { MOST_BYTES, mustText } = await import('../src/server/print/pocket');
+const { clean } = await import('../src/server/print/pdf');
+const { Visitor, visitorAs } = await import('./routes');
+
+const db = getDb();
+const folder = mkdtempSync('/tmp/umbrex-print.');
+let planId = '';
+let plan: Plan;
+let coordinator: InstanceType<typeof Visitor>;
+beforeAll(async () => {
+  await ensureWorkspace(db, true);
+  coordinator = await visitorAs('coordinator');
+  planId = (await coordinator.send('GET', '/api/plans')).body[0].id;
+  plan = (await coordinator.send('GET', '/api/plans/[planId]', { planId })).body.plan;
+});
+afterAll(async () => {
+  await db.destroy();
+  rmSync(folder, { recursive: true });
+});
+
+/** A document as the server gives it, read back by poppler (Debian's poppler-utils). */
+async function printed(search: string, visitor = coordinator) {
+  const { ROUTES } = await import('./routes');
+  const route = ROUTES.find(({ method, path }) => method === 'GET' && path === '/api/plans/[planId]/print');
+  const path = '/api/plans/[planId]/print';
+  const request = new Request(`http://127.0.0.1${path}${search}`, { headers: { host: '127.0.0.1:4321' } });
+  const response = (await route?.handler(visitor.context(request, path, { planId }))) as Response;
+  if (response.status !== 200) return { status: response.status };
+  expect(response.headers.get('content-type')).toBe('application/pdf');
+  const file = join(folder, `${Math.random().toString(36).slice(2)}.pdf`);
+  writeFileSync(file, Buffer.from(await response.arrayBuffer()));
+  const run = (program: string, ...more: string[]) =>
+    execFileSync(program, [...more.slice(0, -1), file, ...more.slice(-1)].filter(Boolean), {
+      encoding: 'utf8',
+      maxBuffer: 50e6,
+    });
+  const info = run('pdfinfo', '');
+  const text = run('pdftotext', '-layout', '-');
+  return {
+    status: 200,
+    file,
+    text,
+    // Words that were broken over lines stand together here.
+    words: text.replace(/\s+/g, ' '),
+    pages: text.split('\f').slice(0, -1),
+    count: Number(/^Pages:\s+(\d+)/m.exec(info)?.[1]),
+    size: /^Page size:\s+(.*)$/m.exec(info)?.[1] ?? '',
+    fonts: run('pdffonts', '').split('\n').slice(2).filter(Boolean),
+    bookmarks: /^\s*[1-9]/.test(info) ? '' : readFileSync(file, 'latin1').match(/\/Outlines/g)?.length,
+  };
+}
+type Printed = Required<Awaited<ReturnType<typeof printed>>>;
+const of = async (search: string, visitor = coordinator) => (await printed(search, visitor)) as Printed;
+
+describe('documents for paper', () => {
+  it.each(['wall', 'ics205', 'ics217a', 'contacts', 'pocket&person='])(
+    '%s: fonts are embedded, no page is blank, each says what it is and page x of y, on A4 and Letter',
+    async (what) => {
+      const person = (await db('unit').whereRaw(`document->>'personId' is not null`).first()).document
+        .personId;
+      for (const [size, points] of [
+        ['A4', /595\.\d+ x 841\.\d+|841\.\d+ x 595\.\d+/],
+        ['LETTER', /612 x 792|792 x 612/],
+      ] as const) {
+        const {
+          count,
+          pages,
+          fonts,
+          size: said,
+          bookmarks,
+        } = await of(`?what=${what.endsWith('=') ? what + person : what}&size=${size}`);
+        expect(said).toMatch(points);
+        expect(pages.length).toBe(count);
+        pages.forEach((page, i) => {
+          expect(page).toContain(`page ${i + 1} of ${count}`);
+          expect(page).toMatch(/Ostrel plan, (draft|revision \d+)/);
+          expect(page).toMatch(/\d{4}/);
+          expect(page.replace(/\s/g, '').length).toBeGreaterThan(120);
+        });
+        // emb is the column before sub and uni (pdffonts).
+        for (const font of fonts) expect(font, font).toMatch(/\s+yes\s+(yes|no)\s+yes\s+\d+\s+\d+$/);
+        expect(fonts.length).toBeGreaterThan(0);
+        expect(bookmarks).toBeGreaterThan(0);
+      }
+    },
+  );
+  it('the wall list and both forms have every channel of the plan with its frequencies', async () => {
+    for (const what of ['wall', 'ics205', 'ics217a']) {
+      const { words, text } = await of(`?what=${what}&members`);
+      // A name may be broken in its cell: its words stand there.
+      const seen = new Set(words.split(' '));
+      for (const { name, receiveHz, transmitHz } of plan.channels) {
+        for (const word of clean(name).split(/\s+/))
+          expect(seen.has(word) || text.includes(word), `${what}: ${name}`).toBe(true);
+        expect(text, `${what}: ${name}`).toContain(mhzText(receiveHz));
+        if (transmitHz !== null) expect(text, `${what}: ${name}`).toContain(mhzText(transmitHz));
+      }
+    }
+  });
+  it('the forms have the blocks of the forms, on every page their head, and who is on which channel', async () => {
+    const { pages, words } = await of(
+      '?what=ics205&incident=Winter%20drill&from=2026-12-05T08:00&to=2026-12-05T16:00',
+    );
+    expect(pages.length).toBeGreaterThan(1);
+    for (const page of pages) {
+      expect(page).toContain('INCIDENT RADIO COMMUNICATIONS PLAN (ICS 205)');
+      expect(page).toContain('Winter drill');
+      expect(page).toContain('From: 2026-12-05 08:00 To: 2026-12-05 16:00');
+    }
+    for (const block of [
+      '1. Incident Name:',
+      '2. Date/Time Prepared:',
+      '3. Operational Period:',
+      '4. Basic Radio Channel Use:',
+      '5. Special Instructions:',
+      '6. Prepared by (Communications Unit Leader):',
+    ])
+      expect(words).toContain(block);
+    expect(words).toContain('Sunday check');
+    expect(words).toContain('Ines Korvald');
+    const other = await of('?what=ics217a');
+    for (const page of other.pages)
+      expect(page).toContain('COMMUNICATIONS RESOURCE AVAILABILITY WORKSHEET (ICS 217A)');
+  });
+  it('what everybody may read has no tone that the group keeps to itself', async () => {
+    const secret = plan.channels.filter(
+      ({ tonesSecret, transmitTone }) => tonesSecret && transmitTone !== 'off',
+    );
+    expect(secret.length).toBeGreaterThan(0);
+    const others = new Set(
+      plan.channels
+        .filter(({ tonesSecret }) => !tonesSecret)
+        .flatMap(({ transmitTone, receiveTone }) => [transmitTone, receiveTone]),
+    );
+    for (const { transmitTone } of secret.filter((one) => !others.has(one.transmitTone)))
+      for (const what of ['wall', 'ics205', 'ics217a']) {
+        expect((await of(`?what=${what}`)).text).not.toContain(transmitTone);
+        expect((await of(`?what=${what}&members`)).text).toContain(transmitTone);
+      }
+    const observer = await visitorAs('observer');
+    const [one] = secret;
+    if (one && !others.has(one.transmitTone))
+      expect((await of('?what=ics205&members', observer)).text).not.toContain(one.transmitTone);
+  });
+  it('the pocket card has a code for the live card, and one with the channels as text', async () => {
+    const person = (await db('unit').whereRaw(`document->>'nickname' = 'Watch 3'`).first()).document.personId;
+    const { file, words } = await of(`?what=pocket&person=${person}`);
+    for (const text of ['Ada Brunlow', 'Watch 3', 'Gannet Top', 'R5']) expect(words).toContain(text);
+    const read = codes(file);
+    expect(read).toContain('http://127.0.0.1:4321/my');
+    expect(read.some((text) => /Kelp Stairs 462\.6500 send 467\.6500/.test(text))).toBe(true);
+    expect(
+      read.some(
+        (text) => text.includes('131.8') && /Gannet/.test(text.split('131.8')[0]?.split('\n').at(-1) ?? ''),
+      ),
+    ).toBe(false);
+  });
+  it('a thousand bytes are enough, whatever the names, and secret tones are never in it', () => {
+    const channel = (i: number, more: object = {}) => ({
+      name: `Ünïted repeater of the northern shore ${i}`,
+      receiveHz: 462_550_000 + i * 12_500,
+      transmitHz: 467_550_000,
+      transmitTone: '141.3',
+      tier: 'must',
+      state: 'on-air',
+      isSecret: false,
+      ...more,
+    });
+    const card = (channels: object[]) =>
+      ({ planName: 'P'.repeat(60), revision: 3, channels }) as unknown as Card;
+    for (const count of [0, 1, 5, 20, 500]) {
+      const text = mustText(card(Array.from({ length: count }, (_, i) => channel(i))));
+      expect(Buffer.byteLength(text)).toBeLessThanOrEqual(MOST_BYTES);
+      if (count > 20) expect(text).toMatch(/and \d+ more$/);
+    }
+    expect(mustText(card([channel(1, { isSecret: true })]))).not.toContain('141.3');
+    expect(mustText(card([channel(1)]))).toContain('141.3');
+    expect(mustText(card([channel(1, { tier: 'nice' }), channel(2, { state: 'planned' })]))).not.toContain(
+      'Ünïted',
+    );
+  });
+  it('is for whom it is', async () => {
+    const person = (await db('person').first()).id;
+    const [member, observer] = [await visitorAs('member'), await visitorAs('observer')];
+    expect((await printed('?what=contacts', member)).status).toBe(403);
+    expect((await printed('?what=contacts', observer)).status).toBe(403);
+    expect((await printed(`?what=pocket&person=${person}`, observer)).status).toBe(404);
+    const other = await db('person')
+      .whereNot({ id: (await db('membership').where({ role: 'member' }).first()).person_id })
+      .first();
+    expect((await printed(`?what=pocket&person=${other.id}`, member)).status).toBe(403);
+    expect((await printed('?what=pocket', member)).status).toBe(200);
+    for (const bad of [
+      '',
+      '?what=all',
+      '?what=wall&size=A0',
+      '?what=ics205&from=soon',
+      `?what=ics205&incident=${'a'.repeat(200)}`,
+    ])
+      expect((await printed(bad)).status, bad).toBe(404);
+  });
+});
+
+/** Every code on the first page, read by another library than drew it; one is covered once it was read. */
+function codes(file: string): string[] {
+  execFileSync('pdftoppm', ['-gray', '-r', '200', '-f', '1', '-l', '1', file, `${file}.page`]);
+  const name = readdirSync(folder).find((one) => join(folder, one).startsWith(`${file}.page`)) ?? '';
+  const bytes = readFileSync(join(folder, name));
+  // A portable graymap: P5, width and height, the most, then one byte a dot (netpbm).
+  const [, width = '0', height = '0'] =
+    /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.subarray(0, 40).toString('latin1')) ?? [];
+  const [w, h] = [Number(width), Number(height)];
+  const dots = bytes.subarray(bytes.length - w * h);
+  const data = new Uint8ClampedArray(w * h * 4);
+  for (let i = 0; i < w * h; i++) data.set([dots[i] ?? 0, dots[i] ?? 0, dots[i] ?? 0, 255], i * 4);
+  const found: string[] = [];
+  for (let n = 0; n < 4; n++) {
+    const code = jsQR(data, w, h);
+    if (!code) break;
+    found.push(code.data);
+    const xs = Object.values(code.location).map(({ x }) => x);
+    const ys = Object.values(code.location).map(({ y }) => y);
+    for (let y = Math.max(0, Math.floor(Math.min(...ys)) - 4); y < Math.min(h, Math.max(...ys) + 4); y++)
+      for (let x = Math.max(0, Math.floor(Math.min(...xs)) - 4); x < Math.min(w, Math.max(...xs) + 4); x++)
+        data.set([255, 255, 255, 255], (y * w + x) * 4);
+  }
+  return found;
+}
