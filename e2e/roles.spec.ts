@@ -78,6 +78,8 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'GET /my/[token]': 'all',
   'GET /my/sets/[unitId]': 'member',
   'GET /my/[token]/sets/[unitId]': 'all',
+  'GET /my/sets/[unitId]/foreign': 'member',
+  'GET /my/[token]/sets/[unitId]/foreign': 'all',
   'POST /my/reports': 'member',
   'POST /my/[token]/reports': 'all',
   'GET /events': 'observer',

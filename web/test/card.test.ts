@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { type Card, type CardSteps, reachWhom, screenShows } from '@umbrex/core/card';
+import { addForeign } from '@umbrex/core/foreign';
+import { readLine } from '@umbrex/core/listing';
 import { chanceOf, completed } from '@umbrex/core/memory';
 import type { Description, Unit } from '@umbrex/core/model';
 import { replay } from '@umbrex/core/procedure';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { ReportAnswer } from '../src/contract/card';
+import type { ForeignWork, ReportAnswer } from '../src/contract/card';
 
 const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
@@ -441,5 +443,40 @@ describe('what is reported', () => {
     const ids = (await row('Club 1')).value.timeline.map(({ id }) => id);
     expect(lost).toEqual([]);
     for (const { id } of all) expect(ids).toContain(id);
+  });
+});
+
+describe('one more channel', () => {
+  it('is fitted to a set of one’s own by what the server gives, and by nothing of anybody else', async () => {
+    const { token } = await link();
+    const { value } = await row('Club 1');
+    const answer = await nobody.send('GET', '/api/my/[token]/sets/[unitId]/foreign', {
+      token,
+      unitId: value.id,
+    });
+    expect(answer.status).toBe(200);
+    const work: ForeignWork = answer.body;
+    expect(work.plan.channels).toEqual([]);
+    const { channel } = readLine('Far Ness 462.700 rpt in 141.3', work.plan.country);
+    if (!channel) throw new Error('not read');
+    const found = addForeign(
+      work.plan,
+      work.description,
+      work.unit,
+      { ...channel, id: randomUUID(), groupId: randomUUID() },
+      work.used,
+    );
+    expect(found?.prepared.proof.proven).toBe(true);
+    expect(work.used[found?.cell.slot?.number ?? -1]).toBeUndefined();
+    const other = await row('Truck 1');
+    expect(
+      (await nobody.send('GET', '/api/my/[token]/sets/[unitId]/foreign', { token, unitId: other.value.id }))
+        .status,
+    ).toBe(404);
+    const masked = (await link({ hidesTones: true })).token;
+    expect(
+      (await nobody.send('GET', '/api/my/[token]/sets/[unitId]/foreign', { token: masked, unitId: value.id }))
+        .status,
+    ).toBe(404);
   });
 });

@@ -1,5 +1,7 @@
 import { MOST_REPORTS } from '@umbrex/core/card';
-import { LineSchema, LOADED_BY } from '@umbrex/core/model';
+import type { UnitState } from '@umbrex/core/flow';
+import type { UsedPlaces } from '@umbrex/core/foreign';
+import { type Description, LineSchema, LOADED_BY, type Plan } from '@umbrex/core/model';
 import { z } from 'zod';
 
 const common = {
@@ -75,4 +77,16 @@ export interface CardLink {
   readonly until: string;
   readonly seenAt: string | null;
   readonly state: 'good' | 'over' | 'revoked';
+}
+
+/** What it takes to fit one more channel to a set of one's own, with or without a network. */
+export interface ForeignWork {
+  readonly format: 'umbrex/foreign@1';
+  /** The plan without its channels. */
+  readonly plan: Plan;
+  readonly description: Description;
+  readonly unit: UnitState;
+  readonly used: UsedPlaces;
+  /** The channels of the plan that this set has, by id. */
+  readonly names: Readonly<Record<string, string>>;
 }

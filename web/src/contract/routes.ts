@@ -27,7 +27,7 @@ import type { Grounds } from '@umbrex/core/rules';
 import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
 import type { BenchWays } from './bench';
-import { type ReportAnswer, ReportsSchema } from './card';
+import { type ForeignWork, type ReportAnswer, ReportsSchema } from './card';
 import { PublishSchema, type PublishView, type RevisionHead, SeenOfSetsSchema } from './revisions';
 import type { Role } from './roles';
 import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
@@ -127,6 +127,9 @@ export const ROUTES = {
   /** The steps of a set of one's own, `?plan=`. */
   'GET /api/my/sets/[unitId]': route<CardSteps>()('member', null),
   'GET /api/my/[token]/sets/[unitId]': route<CardSteps>()('anyone', null, [429]),
+  /** What it takes to fit one more channel to a set of one's own, `?plan=`. */
+  'GET /api/my/sets/[unitId]/foreign': route<ForeignWork>()('member', null),
+  'GET /api/my/[token]/sets/[unitId]/foreign': route<ForeignWork>()('anyone', null, [429]),
   /** What somebody reports of their own sets; each is answered for itself, in the order in which they happened. */
   'POST /api/my/reports': route<{ answers: readonly ReportAnswer[] }>()('member', ReportsSchema),
   'POST /api/my/[token]/reports': route<{ answers: readonly ReportAnswer[] }>()(

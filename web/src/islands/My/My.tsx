@@ -1,6 +1,7 @@
 import { CalendarClock, Ellipsis, Map as MapIcon, Radio } from 'lucide-react';
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { guarded } from '../../ui/guarded';
+import { fetchAhead } from './hand';
 import { More } from './More';
 import { keepForOffline } from './offline';
 import { PlanView } from './PlanView';
@@ -31,10 +32,21 @@ const ENDED = {
 function MyIsland() {
   const hand = useHand();
   const place = usePlace();
-  const { card, ended, isLoaded } = hand;
+  const { card, ended, isLoaded, isFresh } = hand;
   useEffect(() => {
-    if (card) void keepForOffline();
-  }, [card]);
+    if (card && isFresh) void keepForOffline();
+  }, [card, isFresh]);
+  // What each set may be asked for is fetched once a visit, and again when something new was published.
+  const ahead =
+    card && isFresh
+      ? `${card.planId} ${card.revision} ${card.sets.map(({ id, hasSteps }) => `${id} ${hasSteps}`).join()}`
+      : '';
+  const latest = useRef(hand);
+  latest.current = hand;
+  useEffect(() => {
+    const { whose, card: now } = latest.current;
+    if (ahead && now) void fetchAhead(whose, now).catch(() => undefined);
+  }, [ahead]);
   if (ended)
     return (
       <Message title={ENDED[ended][0]}>

@@ -1,6 +1,7 @@
 import type { CardChannel, CardPlace, CardSet } from '@umbrex/core/card';
 import { insteadOf } from '@umbrex/core/card';
 import { airText, callText, insteadText } from '../../messages/card';
+import { Foreign } from './Foreign';
 import { Age } from './parts';
 import { Report } from './Report';
 import type { Hand } from './useHand';
@@ -66,6 +67,7 @@ export function SetView({ hand, set }: { hand: Hand; set: CardSet }) {
           />
         ))}
       </ul>
+      <Foreign hand={hand} set={set} />
       <Report hand={hand} set={set} rows={rows} />
     </>
   );

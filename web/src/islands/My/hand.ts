@@ -1,14 +1,17 @@
 import { type Card, type CardSteps, MOST_REPORTS } from '@umbrex/core/card';
-import type { Report, ReportAnswer } from '../../contract/card';
+import type { ForeignWork, Report, ReportAnswer } from '../../contract/card';
 import { address, NoAnswer, Refusal } from '../desk/ask';
 import {
   addWaiting,
+  dropForeign,
   dropSteps,
   dropWaiting,
   forgetCard,
   keepCard,
+  keepForeign,
   keepSteps,
   keptCard,
+  keptForeign,
   keptSteps,
   type Waiting,
   waitingOf,
@@ -109,6 +112,39 @@ export async function fetchSteps(whose: Whose, setId: string): Promise<CardSteps
       return undefined;
     }
     return keptSteps(scope, setId);
+  }
+}
+
+/** What it takes to fit one more channel to a set, from the server, kept for later; without an answer what was kept. */
+export async function fetchForeign(whose: Whose, setId: string): Promise<ForeignWork | undefined> {
+  const scope = scopeOf(whose);
+  try {
+    const work =
+      'token' in whose
+        ? await get<ForeignWork>(
+            address('GET /api/my/[token]/sets/[unitId]/foreign', { token: whose.token, unitId: setId }),
+            new URLSearchParams(),
+          )
+        : await get<ForeignWork>(
+            address('GET /api/my/sets/[unitId]/foreign', { unitId: setId }),
+            planOf(whose),
+          );
+    await keepForeign(scope, setId, work);
+    return work;
+  } catch (error) {
+    if (endOf(error, whose)) {
+      await dropForeign(scope, setId);
+      return undefined;
+    }
+    return keptForeign(scope, setId);
+  }
+}
+
+/** Fetches what each set may be asked for, one after another, so that it is there when there is no network. */
+export async function fetchAhead(whose: Whose, { sets }: Pick<Card, 'sets'>): Promise<void> {
+  for (const { id, hasSteps } of sets) {
+    if (hasSteps) await fetchSteps(whose, id);
+    await fetchForeign(whose, id);
   }
 }
 

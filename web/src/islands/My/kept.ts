@@ -1,11 +1,12 @@
 import { CARD_FORMAT, type Card, type CardSteps, STEPS_FORMAT } from '@umbrex/core/card';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { Report } from '../../contract/card';
+import type { ForeignWork, Report } from '../../contract/card';
 
 /** What a phone keeps: cards and steps as the server gave them, how far somebody is, and what waits to be sent. Scoped by whose card it is. */
 interface Kept extends DBSchema {
   card: { key: string; value: Card };
   steps: { key: string; value: CardSteps };
+  foreign: { key: string; value: ForeignWork };
   progress: { key: string; value: Progress };
   report: { key: string; value: Waiting; indexes: { scope: string } };
 }
@@ -37,8 +38,10 @@ export const KEPT_NAME = 'umbrex-hand';
 let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 function db(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>(KEPT_NAME, 1, {
-    upgrade(made) {
+  opened ??= openDB<Kept>(KEPT_NAME, 2, {
+    upgrade(made, before) {
+      if (before < 2) made.createObjectStore('foreign');
+      if (before >= 1) return;
       made.createObjectStore('card');
       made.createObjectStore('steps');
       made.createObjectStore('progress');
@@ -73,6 +76,17 @@ export const keepSteps = async (scope: string, steps: CardSteps) => {
 };
 export const dropSteps = async (scope: string, setId: string) => {
   await (await db()).delete('steps', of(scope, setId));
+};
+
+export async function keptForeign(scope: string, setId: string): Promise<ForeignWork | undefined> {
+  const work = await (await db()).get('foreign', of(scope, setId));
+  return work?.format === 'umbrex/foreign@1' ? work : undefined;
+}
+export const keepForeign = async (scope: string, setId: string, work: ForeignWork) => {
+  await (await db()).put('foreign', work, of(scope, setId));
+};
+export const dropForeign = async (scope: string, setId: string) => {
+  await (await db()).delete('foreign', of(scope, setId));
 };
 
 export const keptProgress = async (scope: string, setId: string) =>
@@ -110,14 +124,14 @@ export const dropWaiting = async (id: string) => {
  * comes back.
  */
 export async function forgetCard(scope: string): Promise<void> {
-  const trx = (await db()).transaction(['card', 'steps'], 'readwrite');
-  const steps = trx.objectStore('steps');
-  const keys = (await steps.getAllKeys()).filter((key) => key.startsWith(`${scope} `));
-  await Promise.all([
-    trx.objectStore('card').delete(scope),
-    ...keys.map((key) => steps.delete(key)),
-    trx.done,
-  ]);
+  const stores = ['card', 'steps', 'foreign'] as const;
+  const trx = (await db()).transaction(stores, 'readwrite');
+  const isOf = (key: string) => key === scope || key.startsWith(`${scope} `);
+  for (const name of stores) {
+    const store = trx.objectStore(name);
+    for (const key of await store.getAllKeys()) if (isOf(key)) await store.delete(key);
+  }
+  await trx.done;
 }
 
 /** Forgets all cards of whoever was signed in, of whatever plan. Those that came by a link are not theirs. */
