@@ -98,10 +98,16 @@ describe('between any two plans', () => {
         expect(planChange(after, after, description).way).toBe('none');
         // The whole sheet for the very same places, by somebody who knows nothing of them: every value is set anew. What is turned until
         // it shows takes up to the most from a memory that happens to be so.
-        const { wanted } = prepare(after, description, loadedWith(before, description));
+        const { wanted, changes } = prepare(after, description, loadedWith(before, description));
+        // A place that is told not to send is not emptied, whatever that saves: there it may take some presses more.
+        const forbids = description.fields.filter(({ holds }) => holds === 'transmitForbidden');
+        const isShut = changes.places.some(({ before: had }) =>
+          forbids.some(({ id: field, factory }) => had[field] !== undefined && had[field] !== factory),
+        );
         const nothing = heldMemory(description, UNSEEN).memory;
         const whole = writeSheet(description, diff(description, nothing, wanted));
-        if (whole.findings.length === 0) expect(change.presses).toBeLessThanOrEqual(whole.mostPresses);
+        if (whole.findings.length === 0 && !isShut)
+          expect(change.presses).toBeLessThanOrEqual(whole.mostPresses);
       }),
       { numRuns: runs(60) },
     ));

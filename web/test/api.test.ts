@@ -510,7 +510,12 @@ describe('bad input at every endpoint: 4xx with findings, never 500, nothing hal
     token: 'nobody-was-given-this-link',
   });
   // Routes that read no body have none that could be wrong.
-  const BODILESS = ['DELETE /api/session', 'DELETE /api/session/all', 'DELETE /api/team/[accountId]'];
+  const BODILESS = [
+    'DELETE /api/session',
+    'DELETE /api/session/all',
+    'DELETE /api/team/[accountId]',
+    'DELETE /api/team/links/[id]',
+  ];
   const writing = ROUTES.filter(
     ({ method, path }) => method !== 'GET' && !BODILESS.includes(`${method} ${path}`),
   );

@@ -161,6 +161,12 @@ describe('a link to a card', () => {
     expect(card.people.map(({ name }) => name)).toEqual([other?.document.name]);
     expect(reachWhom(card, other?.id ?? '').length).toBeGreaterThan(0);
     expect(Object.keys(card.people[0] ?? {}).sort()).toEqual(['id', 'name', 'sets']);
+    // Why somebody else may not talk is theirs, and what their columns are called on the board.
+    const own = new Set(card.sets.map(({ kind }) => kind));
+    card.kinds.forEach(({ title, places }, kind) => {
+      expect(title).not.toMatch(/,/);
+      if (!own.has(kind)) expect(places.every(({ why }) => why === '')).toBe(true);
+    });
     const roster = await db('person').select('document');
     for (const { document } of roster) {
       if (document.contact) expect(JSON.stringify(card)).not.toContain(document.contact);

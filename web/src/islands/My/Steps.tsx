@@ -87,7 +87,7 @@ function Work({ hand, set, steps, progress, setProgress }: WorkProps) {
       now,
       counts ? [reportOf(hand.whose, hand.card, report, `${set.nickname}: step ${to - 1} of ${total}`)] : [],
     );
-    if (counts) void hand.send();
+    if (counts) hand.sendSoon();
   };
   const forth = () => {
     if (isElse || next > total) return;

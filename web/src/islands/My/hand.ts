@@ -70,7 +70,7 @@ export interface Fetched {
 }
 
 /** The card as it was kept. */
-export const cardKept = (whose: Whose) => keptCard(scopeOf(whose));
+export const cardKept = async (whose: Whose) => (await keptStill(scopeOf(whose))).card;
 
 /** The card from the server, kept for later; without an answer, the one that was kept. What a link shows no more is forgotten. */
 export async function fetchCard(whose: Whose): Promise<Fetched> {
@@ -87,10 +87,19 @@ export async function fetchCard(whose: Whose): Promise<Fetched> {
     return { card, ended: null, isFresh: true };
   } catch (error) {
     const ended = endOf(error, whose);
-    if (!ended) return { card: await keptCard(scope), ended: null, isFresh: false };
+    if (!ended) return keptStill(scope);
     await forgetCard(scope);
     return { card: undefined, ended, isFresh: true };
   }
+}
+
+/** The card that was kept, as long as its link is good: what is over is forgotten, also where nobody can be asked. */
+async function keptStill(scope: string): Promise<Fetched> {
+  const card = await keptCard(scope);
+  if (!card || card.until === null || Date.parse(card.until) > Date.now())
+    return { card, ended: null, isFresh: false };
+  await forgetCard(scope);
+  return { card: undefined, ended: 'link', isFresh: false };
 }
 
 /** The steps of a set from the server, kept for later; without an answer those that were kept. */

@@ -1,5 +1,5 @@
 import type { Card } from '@umbrex/core/card';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Report } from '../../contract/card';
 import {
   cardKept,
@@ -23,6 +23,9 @@ export type Said = Report extends infer R
 
 /** How often a card that is looked at asks whether something is new, in milliseconds. */
 const AGAIN_MS = 5 * 60_000;
+
+/** What is done step by step is sent together, so often at most, in milliseconds. */
+const SOON_MS = 8000;
 
 /**
  * What a phone has in the hand: the card as it was kept and then as the server has it, what waits to be sent, and where one is. Everything works
@@ -77,6 +80,7 @@ export function useHand() {
   useEffect(() => {
     void relist().then(send);
     const back = () => {
+      if (document.visibilityState === 'hidden') return;
       void look();
       void send();
     };
@@ -99,6 +103,14 @@ export function useHand() {
     },
     [whose, card, relist, send, look],
   );
+  /** Sends what waits in a while, with whatever comes meanwhile: steps follow each other by seconds. */
+  const soon = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const sendSoon = useCallback(() => {
+    soon.current ??= setTimeout(() => {
+      soon.current = undefined;
+      void send();
+    }, SOON_MS);
+  }, [send]);
   /** Gives up a report that the server does not take. */
   const drop = useCallback(
     async (id: string) => {
@@ -107,7 +119,7 @@ export function useHand() {
     },
     [relist],
   );
-  return { whose, card, ended, isFresh, isLoaded, waiting, nowMs, say, drop, send, look, relist };
+  return { whose, card, ended, isFresh, isLoaded, waiting, nowMs, say, drop, send, sendSoon, look, relist };
 }
 
 /** What the parts of the card are given. */
@@ -120,5 +132,6 @@ export interface Hand {
   readonly say: (unitId: string, said: Said, text: string) => Promise<void>;
   readonly drop: (id: string) => Promise<void>;
   readonly send: () => Promise<void>;
+  readonly sendSoon: () => void;
   readonly look: () => Promise<void>;
 }

@@ -1,11 +1,17 @@
-import { type Checked, checksOf, onLoan, preparations } from '@umbrex/core/evidence';
-import { type CheckKind, PREPARATIONS, type Unit } from '@umbrex/core/model';
+import { type Checked, checksOf, conditionOf, onLoan, preparations } from '@umbrex/core/evidence';
+import { type CheckKind, CONDITIONS, PREPARATIONS, type Unit } from '@umbrex/core/model';
 import { type ReactNode, useState } from 'react';
 import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
 import type { Seen } from '../../contract/revisions';
 import type { Versioned } from '../../contract/things';
-import { CHECK_CHOICES, PREPARED_TEXT, RESULT_TEXT, timelineEntries } from '../../messages/rollout';
+import {
+  CHECK_CHOICES,
+  CONDITION_TEXT,
+  PREPARED_TEXT,
+  RESULT_TEXT,
+  timelineEntries,
+} from '../../messages/rollout';
 import { guarded } from '../../ui/guarded';
 import { Part } from '../../ui/Part';
 import { call } from '../desk/api';
@@ -73,6 +79,7 @@ function SetTimelineIsland({ planId, initial, trials, leftOut, planNames, mayEdi
           <Verify {...saying} {...{ trials, leftOut }} />
           <Check {...saying} />
           <Lend {...saying} />
+          <LostOrBroken {...saying} />
           <Backup {...saying} />
         </div>
       )}
@@ -202,6 +209,30 @@ function Lend({ unit, say, busy, today }: Saying) {
       >
         <LabelledText title="To whom" value={to} set={setTo} most={60} />
       </Line>
+    </Part>
+  );
+}
+
+/** Whether it is there at all. */
+function LostOrBroken({ unit, say, busy, today }: Saying) {
+  const { is } = conditionOf(unit);
+  return (
+    <Part title="Lost or broken" state={is === 'well' ? 'no' : CONDITION_TEXT[is]}>
+      <div className="flex flex-wrap gap-2">
+        {CONDITIONS.filter((one) => one !== is).map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="btn btn-outline btn-sm"
+            disabled={busy}
+            onClick={() =>
+              void say({ what: 'condition', is: one, note: '', day: today, by: '' }, CONDITION_TEXT[one])
+            }
+          >
+            {CONDITION_TEXT[one]}
+          </button>
+        ))}
+      </div>
     </Part>
   );
 }

@@ -12,7 +12,7 @@ export const WORD_BY_ADDRESS: Limit = { most: 10, withinS: 900 };
 /** Parts of pages that came to a stop: a loop of them must not fill the log. */
 export const STOPS_BY_ADDRESS: Limit = { most: 30, withinS: 900 };
 /** A phone with a card asks often; somebody who tries addresses asks more. */
-export const CARD_BY_ADDRESS: Limit = { most: 600, withinS: 900 };
+export const CARD_BY_ADDRESS: Limit = { most: 3000, withinS: 900 };
 export const LINK_BY_ADDRESS: Limit = { most: 60, withinS: 900 };
 
 /** Notes an attempt. @throws TooOften when the key has had too many; the attempt is noted all the same */

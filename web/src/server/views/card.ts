@@ -57,7 +57,14 @@ export async function cardView(db: Knex, holder: Holder): Promise<Card> {
     channels: plan.channels.map((channel) =>
       cardChannel(plan, channel, holder.hidesTones && channel.tonesSecret),
     ),
-    kinds: kinds.map((kind) => cardKind(kind, holder.hidesTones ? secretTones(state.plan) : [])),
+    kinds: kinds.map((kind) =>
+      cardKind(kind, {
+        title: desk.descriptions.find(({ description }) => description.id === kind.descriptionId)?.description
+          .title,
+        isOwn: sets.some((set) => kind.unitIds.includes(set.id)),
+        hidden: holder.hidesTones ? secretTones(state.plan) : [],
+      }),
+    ),
     sets,
     people: reachable(
       desk,
@@ -123,13 +130,19 @@ const SENDS = {
   apart: 'no',
 } as const;
 
-/** @param hidden tones that no reason may name */
-function cardKind({ title, cells }: BoardKind, hidden: readonly string[]): CardKind {
+/**
+ * Why somebody else may not talk on a channel is theirs: of other people's sets a card has what they show, and whether one reaches them.
+ * @param hidden tones that no reason may name
+ */
+function cardKind(
+  { cells }: BoardKind,
+  { title, isOwn, hidden }: { title: string | undefined; isOwn: boolean; hidden: readonly string[] },
+): CardKind {
   const places = cells.flatMap(cardPlace).map((place) => ({
     ...place,
-    why: hidden.some((tone) => place.why.includes(tone)) ? '' : place.why,
+    why: !isOwn || hidden.some((tone) => place.why.includes(tone)) ? '' : place.why,
   }));
-  return { title, places };
+  return { title: title ?? '', places };
 }
 
 /** The tones that the group keeps to itself, as they are written. */
