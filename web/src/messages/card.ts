@@ -71,7 +71,7 @@ export function ageText(madeMs: number, nowMs: number): string {
 
 /** A moment by the phone's own clock and zone. */
 export function momentText(ms: number): string {
-  return new Intl.DateTimeFormat('en', {
+  return new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
     month: 'short',

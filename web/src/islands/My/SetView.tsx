@@ -1,5 +1,6 @@
 import type { CardChannel, CardPlace, CardSet } from '@umbrex/core/card';
 import { insteadOf } from '@umbrex/core/card';
+import { ChevronDown } from 'lucide-react';
 import { airText, callText, insteadText } from '../../messages/card';
 import { Foreign } from './Foreign';
 import { Age } from './parts';
@@ -29,7 +30,7 @@ export function SetView({ hand, set }: { hand: Hand; set: CardSet }) {
       <Age hand={hand} />
       <p className={`mt-2 ${wants ? 'font-semibold' : ''}`}>{standing.says}</p>
       {set.hasSteps ? (
-        <a className="btn btn-primary mt-2 min-h-14 w-full text-lg" href={`#steps/${set.id}`}>
+        <a className="btn btn-primary btn-lg mt-2 min-h-14 w-full" href={`#steps/${set.id}`}>
           Load it, step by step
         </a>
       ) : (
@@ -102,7 +103,10 @@ function ChannelRow({
             {channel.name}
             {isMarked && <span className="block text-small text-accent">to be loaded</span>}
           </span>
-          <span className="muted text-small">{place.sends === 'yes' ? '' : 'listen'}</span>
+          <span className="muted flex items-center gap-1 text-small">
+            {place.sends === 'yes' ? '' : 'listen'}
+            <ChevronDown size={16} aria-hidden="true" />
+          </span>
         </summary>
         <div className="space-y-1 pb-3 text-plain">
           {channel.note && <p>{channel.note}</p>}

@@ -175,7 +175,7 @@ function Work({ hand, set, steps, progress, setProgress }: WorkProps) {
           <button type="button" className="btn btn-outline min-h-16" onClick={back} disabled={next <= 1}>
             Back
           </button>
-          <button type="button" className="btn btn-primary min-h-16 text-xl" onClick={forth}>
+          <button type="button" className="btn btn-primary btn-lg min-h-16" onClick={forth}>
             {step.shows.length > 0 ? 'It shows that' : 'Done'}
           </button>
         </p>
@@ -249,7 +249,7 @@ function Before({
               : 'say there that it showed something else: these steps count from what it held before.'}
           </p>
         )}
-        <button type="button" className="btn btn-primary min-h-16 w-full text-xl" onClick={begin}>
+        <button type="button" className="btn btn-primary btn-lg min-h-16 w-full" onClick={begin}>
           {isOn ? `Go on at step ${next}` : next > total ? 'All steps are done' : 'Begin'}
         </button>
         {next > 1 && steps.fromAnywhere && (
@@ -300,7 +300,7 @@ function AllDone({
       </p>
       <button
         type="button"
-        className="btn btn-primary mt-4 min-h-16 w-full text-lg"
+        className="btn btn-primary btn-lg mt-4 min-h-16 w-full"
         disabled={isSaid}
         onClick={() => void done()}
       >
