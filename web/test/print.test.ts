@@ -190,6 +190,16 @@ describe('documents for paper', () => {
       'Ünïted',
     );
   });
+  it('a letter that the fonts have none of is its plain one, or asked about, never nothing', () => {
+    for (const [text, drawn] of [
+      ['Åre Øst, naïve: 5 €', 'Åre Øst, naïve: 5 €'],
+      ['Łódź', '?ódz'],
+      ['Кола 7', '???? 7'],
+      ['a\tb', 'a?b'],
+      ['🚢', '?'],
+    ] as const)
+      expect(clean(text)).toBe(drawn);
+  });
   it('is for whom it is', async () => {
     const person = (await db('person').first()).id;
     const [member, observer] = [await visitorAs('member'), await visitorAs('observer')];

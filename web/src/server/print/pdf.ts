@@ -60,9 +60,18 @@ export async function pdfOf(
   return new Uint8Array(await made.getBuffer());
 }
 
-/** Letters that the fonts have none of are drawn as a question mark rather than as nothing. Source: the Latin subset that ships. */
+/** What the Latin subset of the fonts that ship has letters for. Source: its own unicode-range. */
+const HAS =
+  /^[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2010-\u2027\u2030-\u205e\u20ac\u2122\u2191\u2193\u2212\u2215]$/u;
+/** A text as the fonts can draw it: a letter that they have none of as its plain one (`ź` as `z`), else as a question mark, never as nothing. */
 export const clean = (text: string): string =>
-  text.replace(/[^\u0020-\u024f\u2010-\u2027\u2030-\u203a\u20ac\u2122\u2212\u2192\u00b7]/gu, '?');
+  [...text.normalize('NFC')]
+    .map((letter) => {
+      if (HAS.test(letter)) return letter;
+      const [plain = ''] = letter.normalize('NFD');
+      return plain !== letter && HAS.test(plain) ? plain : '?';
+    })
+    .join('');
 
 /** A heading that stands in the bookmarks too. */
 export const heading = (text: string, level: 1 | 2 = 1): Content => ({
