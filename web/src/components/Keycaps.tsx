@@ -20,12 +20,12 @@ export function Keycaps({ keys }: { keys: readonly DrawnKeys[] }) {
           if (piece.is === 'display')
             return (
               <span key={key} className="font-mono font-bold">
-                {piece.text}
+                {` ${piece.text} `}
               </span>
             );
           return (
             <span key={key} className={piece.is === 'aside' ? 'muted' : ''}>
-              {piece.text}
+              {` ${piece.text} `}
             </span>
           );
         }),
