@@ -44,7 +44,7 @@ async function answer(context: APIContext, next: MiddlewareNext): Promise<Respon
     // Something that nobody can read stands in the way of the page: there it is mended.
     if (error instanceof BadInput) return context.redirect('/mend');
     if (!isUnreachable(error)) throw error;
-    log.error({ err: error, path: context.url.pathname }, 'database unreachable');
+    log.error({ err: error, path: context.routePattern }, 'database unreachable');
     return context.rewrite(UNREACHABLE);
   }
 }

@@ -11,6 +11,7 @@ import type { ForeignWork, ReportAnswer } from '../src/contract/card';
 const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { loadDesk } = await import('../src/server/desk');
+const { purgeDeleted } = await import('../src/server/repositories/edits');
 const { firstWorkspace } = await import('../src/server/repositories/workspaces');
 const { progressOf } = await import('../src/server/reports');
 const { sheetOf } = await import('../src/server/sheetPage');
@@ -251,6 +252,19 @@ describe('a link to a card', () => {
     expect((await cardBy(invite.body.path.replace('/link/', ''))).status).toBe(404);
     for (const token of ['x', '../../etc/passwd', 'a'.repeat(43), ' ', 'a'.repeat(5000)])
       expect((await cardBy(token)).status).toBe(404);
+  });
+  it('of a plan that is gone for good goes with it, and holds nothing up', async () => {
+    const { plan } = (await send('GET', '/api/plans/[planId]', { planId })).body;
+    const made = await send('POST', '/api/plans', {}, { ...plan, id: randomUUID(), name: 'Another plan' });
+    expect(made.status).toBe(201);
+    const { token } = await link({ planId: made.body.id });
+    expect((await cardBy(token)).status).toBe(200);
+    await db('plan')
+      .where({ id: made.body.id })
+      .update({ deleted_at: db.raw(`now() - interval '40 days'`) });
+    await db.transaction(purgeDeleted);
+    expect(await db('plan').where({ id: made.body.id })).toEqual([]);
+    expect((await cardBy(token)).status).toBe(404);
   });
   it('is made for a day to come, a person and a plan that are there, by a coordinator', async () => {
     const body = { kind: 'card', personId: person.id, planId, until: inDays(30), hidesTones: false };

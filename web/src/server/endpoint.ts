@@ -164,7 +164,8 @@ async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T> {
   return parsed.data;
 }
 
-function answer(error: unknown, { request, url }: APIContext): Response {
+// The pattern of a route, not its path, goes to the log: what stands in the path of a link lets in.
+function answer(error: unknown, { request, routePattern }: APIContext): Response {
   const problem = (status: number, code: string, findings: readonly Finding[] = [], more: object = {}) =>
     json(status, { error: code, findings, ...more });
   if (error instanceof BadInput) return problem(400, 'bad-input', error.findings);
@@ -177,9 +178,9 @@ function answer(error: unknown, { request, url }: APIContext): Response {
     return problem(409, 'changed-meanwhile', [], { current: error.current });
   if (error instanceof Refused) return problem(error.status, error.message);
   if (isUnreachable(error)) {
-    log.error({ err: error, path: url.pathname }, 'database unreachable');
+    log.error({ err: error, path: routePattern }, 'database unreachable');
     return problem(503, 'database-unreachable');
   }
-  log.error({ err: error, path: url.pathname, method: request.method }, 'unexpected');
+  log.error({ err: error, path: routePattern, method: request.method }, 'unexpected');
   return problem(500, 'unexpected');
 }

@@ -14,6 +14,8 @@ export async function keepForOffline(): Promise<void> {
   if (isAsked || !canKeep()) return;
   isAsked = true;
   try {
+    // Browsers that clear what was not used for a while are asked to leave this.
+    await navigator.storage?.persist?.().catch(() => false);
     await navigator.serviceWorker.register('/sw.js', { scope: '/my' });
     const { LATER } = await import('./later');
     const own = performance

@@ -150,6 +150,10 @@ const editOf = (row: Edit & { aggregate_id: string }): Edit => ({
   after: row.after,
 });
 
+/** A link that was over stands in the list for a while, and so do the steps that a phone reported. */
+const LINKS_KEPT_DAYS = 60;
+const STEPS_KEPT_DAYS = 90;
+
 /** Takes away for good what was deleted longer ago than it can be taken back. */
 export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
   const old = `deleted_at < now() - interval '${RECOVERABLE_DAYS} days'`;
@@ -158,6 +162,14 @@ export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
     trx('plan')
       .whereRaw(old)
       .andWhereRaw('not exists (select 1 from revision where revision.plan_id = plan.id)');
+  // Links that were over long ago, or lead to a plan that goes, go before what they name.
+  await trx('link').whereRaw(`expires_at < now() - interval '${LINKS_KEPT_DAYS} days'`).delete();
+  await trx('link').whereIn('plan_id', oldPlans().select('id')).delete();
+  // How far somebody was with a sheet is of no use once that was long ago; what said something of a set stands in its timeline.
+  await trx('report')
+    .where({ what: 'step' })
+    .andWhereRaw(`received_at < now() - interval '${STEPS_KEPT_DAYS} days'`)
+    .delete();
   let gone = await trx('channel').whereRaw(old).orWhereIn('plan_id', oldPlans().select('id')).delete();
   gone += await oldPlans().delete();
   gone += await trx('unit').whereRaw(old).delete();
