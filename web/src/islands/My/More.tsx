@@ -9,12 +9,12 @@ export function More({ hand }: { hand: Hand }) {
   const { card, whose, waiting, nowMs } = hand;
   const [kept, setKept] = useState<boolean | null>(null);
   useEffect(() => {
-    const look = () => isKept().then(setKept, () => setKept(false));
+    const look = () => isKept(whose, card).then(setKept, () => setKept(false));
     void look();
     // It is kept in the background, once the card has come.
     const again = setInterval(() => void look(), 1000);
     return () => clearInterval(again);
-  }, []);
+  }, [whose, card]);
   const refused = waiting.filter(({ why }) => why !== '');
   const open = waiting.filter(({ why }) => why === '');
   return (

@@ -1,3 +1,7 @@
+import type { Card } from '@umbrex/core/card';
+import { scopeOf, type Whose } from './hand';
+import { keptSteps } from './kept';
+
 /** The cache in which the worker keeps what a card is made of; its name stands in the worker too. */
 const SHELL = 'umbrex-hand-shell';
 
@@ -40,12 +44,16 @@ export async function keepForOffline(): Promise<void> {
 const isOfShell = (pathname: string) =>
   pathname.startsWith('/_astro/') || /^\/(icon[\w-]*\.(svg|png)|manifest\.webmanifest)$/.test(pathname);
 
-/** Whether the card is kept for when there is no network. */
-export async function isKept(): Promise<boolean> {
+/** Whether the card works without a network by now: the page, what it loads later, and the steps of every set that has some. */
+export async function isKept(whose: Whose, { sets }: Pick<Card, 'sets'>): Promise<boolean> {
   if (!canKeep()) return false;
-  const cache = await caches.open(SHELL);
-  return (
-    (await cache.match('/my')) !== undefined &&
-    (await navigator.serviceWorker.getRegistration('/my')) !== undefined
-  );
+  const [cache, worker, { LATER }] = await Promise.all([
+    caches.open(SHELL),
+    navigator.serviceWorker.getRegistration('/my'),
+    import('./later'),
+  ]);
+  const parts = await Promise.all(['/my', ...LATER].map((path) => cache.match(path)));
+  const withSteps = sets.filter(({ hasSteps }) => hasSteps);
+  const steps = await Promise.all(withSteps.map(({ id }) => keptSteps(scopeOf(whose), id)));
+  return worker?.active != null && parts.every(Boolean) && steps.every(Boolean);
 }
