@@ -32,7 +32,7 @@ const ENDED = {
 function MyIsland() {
   const hand = useHand();
   const place = usePlace();
-  const { card, ended, isLoaded, isFresh } = hand;
+  const { card, ended, isAsked, isFresh } = hand;
   useEffect(() => {
     if (card && isFresh) void keepForOffline();
   }, [card, isFresh]);
@@ -59,7 +59,7 @@ function MyIsland() {
       </Message>
     );
   if (!card)
-    return isLoaded ? (
+    return isAsked ? (
       <Message title="No network, and nothing kept here">
         <p>This card was not opened on this phone yet. Open it once with a network; then it works without.</p>
       </Message>

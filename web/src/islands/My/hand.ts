@@ -80,22 +80,27 @@ export async function fetchCard(whose: Whose): Promise<Fetched> {
       'token' in whose
         ? await get<Card>(address('GET /api/my/[token]', { token: whose.token }), new URLSearchParams())
         : await get<Card>('/api/my', planOf(whose));
-    // Somebody else uses this browser now: what was kept for the one before is not theirs to see.
-    const before = await keptCard(scope);
-    if (before && before.person?.id !== card.person?.id) await forgetCard(scope);
-    await keepCard(scope, card);
+    // A browser that keeps nothing, as some do in private, shows it all the same.
+    await keepFor(scope, card).catch(() => undefined);
     return { card, ended: null, isFresh: true };
   } catch (error) {
     const ended = endOf(error, whose);
     if (!ended) return keptStill(scope);
-    await forgetCard(scope);
+    await forgetCard(scope).catch(() => undefined);
     return { card: undefined, ended, isFresh: true };
   }
 }
 
+async function keepFor(scope: string, card: Card): Promise<void> {
+  // Somebody else uses this browser now: what was kept for the one before is not theirs to see.
+  const before = await keptCard(scope);
+  if (before && before.person?.id !== card.person?.id) await forgetCard(scope);
+  await keepCard(scope, card);
+}
+
 /** The card that was kept, as long as its link is good: what is over is forgotten, also where nobody can be asked. */
 async function keptStill(scope: string): Promise<Fetched> {
-  const card = await keptCard(scope);
+  const card = await keptCard(scope).catch(() => undefined);
   if (!card || card.until === null || Date.parse(card.until) > Date.now())
     return { card, ended: null, isFresh: false };
   await forgetCard(scope);

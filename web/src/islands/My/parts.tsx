@@ -3,11 +3,11 @@ import { ageText, momentText } from '../../messages/card';
 import type { Hand } from './useHand';
 
 /** How old what is shown is, where the server did not answer just now; and until when its link is good. */
-export function Age({ hand: { card, isFresh, nowMs } }: { hand: Hand }) {
+export function Age({ hand: { card, isFresh, isAsked, nowMs } }: { hand: Hand }) {
   const until = card.until && Date.parse(card.until);
   return (
     <>
-      {!isFresh && (
+      {isAsked && !isFresh && (
         <p className="finding mt-2 text-plain" data-severity="warning" role="status">
           No network: this is as it was {ageText(Date.parse(card.made), nowMs)}.
           {until !== null && ` The link is good until ${momentText(Number(until))}.`}

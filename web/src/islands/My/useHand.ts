@@ -36,7 +36,8 @@ export function useHand() {
   const [card, setCard] = useState<Card>();
   const [ended, setEnded] = useState<Ended | null>(null);
   const [isFresh, setFresh] = useState(false);
-  const [isLoaded, setLoaded] = useState(false);
+  /** Whether the server was asked by now: before that nobody knows whether there is a network. */
+  const [isAsked, setAsked] = useState(false);
   const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
   const [nowMs, setNow] = useState(() => Date.now());
   const who = card?.person?.id ?? '';
@@ -46,7 +47,7 @@ export function useHand() {
     setCard(found.card);
     setEnded(found.ended);
     setFresh(found.isFresh);
-    setLoaded(true);
+    setAsked(true);
     setNow(Date.now());
   }, [whose]);
   const relist = useCallback(async () => {
@@ -63,10 +64,7 @@ export function useHand() {
     // What was kept is there at once; what the server says comes after it.
     void cardKept(whose)
       .then((kept) => {
-        if (kept) {
-          setCard((now) => now ?? kept);
-          setLoaded(true);
-        }
+        if (kept) setCard((now) => now ?? kept);
       })
       .catch(() => undefined)
       .then(look);
@@ -119,7 +117,7 @@ export function useHand() {
     },
     [relist],
   );
-  return { whose, card, ended, isFresh, isLoaded, waiting, nowMs, say, drop, send, sendSoon, look, relist };
+  return { whose, card, ended, isFresh, isAsked, waiting, nowMs, say, drop, send, sendSoon, look, relist };
 }
 
 /** What the parts of the card are given. */
@@ -127,6 +125,7 @@ export interface Hand {
   readonly whose: Whose;
   readonly card: Card;
   readonly isFresh: boolean;
+  readonly isAsked: boolean;
   readonly waiting: readonly Waiting[];
   readonly nowMs: number;
   readonly say: (unitId: string, said: Said, text: string) => Promise<void>;
