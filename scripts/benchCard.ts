@@ -69,7 +69,7 @@ try {
           .map((one) => [one.name, (one as PerformanceResourceTiming).encodedBodySize] as const),
       );
       // What came from the cache has its size as it is unpacked there: only the first time tells.
-      bytes ||= [...new Map(scripts)].reduce((sum, [, size]) => sum + size, 0);
+      bytes ||= [...new Map(scripts.toReversed())].reduce((sum, [, size]) => sum + size, 0);
       await page.close();
       return ms;
     };
