@@ -7,6 +7,8 @@ import { actsOf, type Slip, slipsOf, withSlip } from './slips';
 export interface Work {
   readonly description: Description;
   readonly now: Memory;
+  /** The tone picked by hand that the first steps clear, as a place in the operator's list; 0 where there is none. */
+  readonly picked?: number;
   readonly steps: readonly {
     readonly runs: readonly Run[] /** Which of them belong together. */;
     readonly block: number;
@@ -32,7 +34,7 @@ export interface Led {
 }
 
 /** From so many memories and places everything is tried. */
-const TRIES = 3;
+export const ASTRAY_TRIES = 3;
 type State = ReturnType<VirtualDevice['snapshot']>;
 
 /** One virtual set that works through the steps: its state before each step that is asked for, and what it holds in the end. */
@@ -48,10 +50,9 @@ const known = new WeakMap<Work, readonly Run1[]>();
 function done(work: Work): readonly Run1[] {
   const there = known.get(work);
   if (there) return there;
-  const { description, now, steps } = work;
-  const goesTo = null;
-  const all = beginnings(description, now, TRIES, goesTo).map(({ memory, from }): Run1 => {
-    const device = new VirtualDevice(description, memory, 0, from);
+  const { description, now, steps, picked = 0 } = work;
+  const all = beginnings(description, now, ASTRAY_TRIES).map(({ memory, from }): Run1 => {
+    const device = new VirtualDevice(description, memory, picked, from);
     const states: State[] = [device.snapshot()];
     for (const { runs } of steps) {
       step(device, runs);

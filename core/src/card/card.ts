@@ -72,6 +72,8 @@ export interface CardSet {
   /** Which of the card's kinds it is one of. */
   readonly kind: number;
   readonly standing: CardStanding;
+  /** Whether it is there and works, by the last word on that. */
+  readonly isThere: boolean;
   /** Memory numbers that are not as they shall be yet, or of which nobody knows it. */
   readonly toLoad: readonly number[];
   /** How its keys are locked, in words; empty where nobody described that. */

@@ -24,7 +24,7 @@ export function reachWhom(card: Card, personId: string): Common[] {
   const placesOf = (kind: number) =>
     new Map((card.kinds[kind]?.places ?? []).map((place) => [place.channelId, place]));
   const theirs = person.sets.map((set) => ({ set, places: placesOf(set.kind) }));
-  const mine = card.sets.map((set) => ({ set, places: placesOf(set.kind) }));
+  const mine = card.sets.filter(({ isThere }) => isThere).map((set) => ({ set, places: placesOf(set.kind) }));
   return card.channels
     .filter(({ state }) => state === 'on-air')
     .flatMap((channel): Common[] => {

@@ -25,7 +25,10 @@ export const MOST_MATCHES = 12;
  * @returns one's own set first, of those the labels; then other kinds, then channels as such, then what published tables say
  */
 export function screenShows(card: Card, text: string, own: number | null): ScreenMatch[] {
-  const typed = text.normalize('NFKC').trim();
+  const typed = text
+    .normalize('NFKC')
+    .replace(/\p{Cf}/gu, '')
+    .trim();
   if (typed === '') return [];
   const channels = new Map(card.channels.map((channel) => [channel.id, channel]));
   const hz = frequencyOf(typed);

@@ -54,5 +54,7 @@ export interface CardSteps {
     readonly description: unknown;
     readonly slots: readonly (readonly [number, Readonly<Record<string, string | number>> | null])[];
     readonly settings: Readonly<Record<string, number>>;
+    /** The tone picked by hand that the first steps clear; 0 where there is none. */
+    readonly picked: number;
   };
 }

@@ -22,7 +22,7 @@ function workOf(id: string, holds?: typeof UNSEEN) {
   const prepared = prepare(PLAN, description, unit);
   const blocks = sheetBlocks(prepared.sheet, prepared.proof, []);
   const steps = blocks.flatMap((block, at) => block.steps.map(({ step: { runs } }) => ({ runs, block: at })));
-  const work: Work = { description, now: prepared.now, steps };
+  const work: Work = { description, now: prepared.now, picked: prepared.sheet.clears, steps };
   return { description, prepared, work };
 }
 /** What the sheet says that is shown after a step. */

@@ -81,6 +81,7 @@ const CARD: Card = {
       title: 'Bank handheld',
       kind: 0,
       standing: { state: 'held', says: '', minutes: 0, way: 'keys' },
+      isThere: true,
       toLoad: [7],
       lock: '',
       isAlert: false,
@@ -119,6 +120,8 @@ describe('what a display shows', () => {
     ['ga', []],
     // The repeater, and the direct one on its output.
     ['462.575', ['0 A05 gannet by frequency', '0 A07 shore by frequency']],
+    // A sign that nobody sees came along.
+    ['\u202e462.575', ['0 A05 gannet by frequency', '0 A07 shore by frequency']],
     ['462,5750 MHz', ['0 A05 gannet by frequency', '0 A07 shore by frequency']],
     // Its input: somebody looks at a set that sends.
     ['467.575', ['0 A05 gannet by frequency']],
@@ -199,6 +202,11 @@ describe('whom one reaches', () => {
       ),
     };
     expect(reachWhom(deaf, 'tomas').map(({ talk }) => talk)).toEqual(['you-only']);
+  });
+
+  it('not with a set that is lost or broken', () => {
+    const lost = { ...CARD, sets: CARD.sets.map((set) => ({ ...set, isThere: false })) };
+    expect(reachWhom(lost, 'ruth')).toEqual([]);
   });
 
   it('not on a channel that is only planned', () => {

@@ -1,4 +1,4 @@
-import { elseShown, type Led, leadBack, type Slip, type Work } from '@umbrex/core/astray';
+import { ASTRAY_TRIES, elseShown, type Led, leadBack, type Slip, type Work } from '@umbrex/core/astray';
 import type { CardSteps } from '@umbrex/core/card';
 import { type Description, slotsOf } from '@umbrex/core/model';
 import { type DrawnKeys, drawn } from '@umbrex/core/procedure';
@@ -13,6 +13,7 @@ function workOf({ sheet, device, steps }: CardSteps): Work {
     // As the server gave it with the steps, which were proven with it.
     description: device.description as Description,
     now: { slots: new Map(device.slots), settings: device.settings },
+    picked: device.picked,
     steps: steps.map(({ runs, block }) => ({ runs, block })),
   };
   current = { sheet, work };
@@ -40,13 +41,14 @@ const job = {
     steps: CardSteps,
     n: number,
     slip: Slip,
-  ): Pick<Led, 'sent'> & { harmed: string[]; settings: string[]; back: Back | null } => {
+  ): Pick<Led, 'sent'> & { tried: number; harmed: string[]; settings: string[]; back: Back | null } => {
     const work = workOf(steps);
     const { description } = work;
     const { harmed, settings, sent, back } = leadBack(work, n, slip);
     const labels = new Map(slotsOf(description).map(({ number, label }) => [number, label]));
     return {
       sent,
+      tried: ASTRAY_TRIES,
       harmed: harmed.map((number) => labels.get(number) ?? String(number)),
       settings: settings.map((id) => description.settings.find((one) => one.id === id)?.title ?? id),
       back: back && { keys: back.runs.map((runs) => drawn(runs, description.keys)), goOn: back.goOn },

@@ -111,7 +111,7 @@ export function ShowedElse({ hand, set, steps, step, close, goOn }: Props) {
                 >
                   Then go on at step {led.back.goOn}
                 </button>
-                <p className="muted mt-1 text-plain">Tried to the end on three virtual sets.</p>
+                <p className="muted mt-1 text-plain">Tried to the end on {led.tried} virtual sets.</p>
               </>
             ) : (
               <p className="finding mt-2" data-severity="error">

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import type { CardLink } from '../../contract/card';
 import { newToken, tokenHash } from '../auth/token';
 import { NotHere } from '../problem';
+import { madeByCoordinator } from './links';
 
 /** A link to somebody's card that is good now. */
 export interface OpenCard {
@@ -99,15 +100,7 @@ function good(db: Knex, token: string, kind: CardLink['kind']) {
     .where({ 'link.token_hash': tokenHash(token), 'link.kind': kind, 'link.revoked_at': null })
     .andWhere({ 'plan.deleted_at': null })
     .andWhere('link.expires_at', '>', db.fn.now())
-    .andWhere((by) =>
-      by
-        .whereNull('link.made_by')
-        .orWhereExists(
-          db('membership')
-            .whereRaw('membership.workspace_id = link.workspace_id and membership.account_id = link.made_by')
-            .andWhere('membership.role', 'coordinator'),
-        ),
-    );
+    .andWhere(madeByCoordinator(db));
 }
 
 /** The links to cards of a plan, newest first; those that are long over are left out. */

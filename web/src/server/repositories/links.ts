@@ -40,6 +40,16 @@ export async function makeLink(
   return token;
 }
 
+/** A link is good no longer than whoever made it may make one. */
+export const madeByCoordinator = (db: Knex) => (by: Knex.QueryBuilder) =>
+  by
+    .whereNull('link.made_by')
+    .orWhereExists(
+      db('membership')
+        .whereRaw('membership.workspace_id = link.workspace_id and membership.account_id = link.made_by')
+        .andWhere('membership.role', 'coordinator'),
+    );
+
 /** A link that is still good: not used, not too old, and made by somebody who may still make one. */
 export async function openLink(db: Knex, token: string): Promise<Link | undefined> {
   const row = await db('link')
@@ -48,15 +58,7 @@ export async function openLink(db: Knex, token: string): Promise<Link | undefine
     // A link to a card lets nobody in: that is opened elsewhere, and by nothing else.
     .whereIn('link.kind', Object.keys(LINK_DAYS))
     .andWhere('expires_at', '>', db.fn.now())
-    .andWhere((by) =>
-      by
-        .whereNull('link.made_by')
-        .orWhereExists(
-          db('membership')
-            .whereRaw('membership.workspace_id = link.workspace_id and membership.account_id = link.made_by')
-            .andWhere('membership.role', 'coordinator'),
-        ),
-    )
+    .andWhere(madeByCoordinator(db))
     .first('link.*', 'workspace.name as workspace_name');
   return (
     row && {

@@ -8,6 +8,7 @@ import {
   type CardSet,
   type CardStanding,
 } from '@umbrex/core/card';
+import { conditionOf, onLoan } from '@umbrex/core/evidence';
 import { servicesOf } from '@umbrex/core/facts';
 import type { BoardKind, Cell } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
@@ -19,6 +20,7 @@ import type { Knex } from 'knex';
 import { findingText } from '../../messages/findings';
 import { counted } from '../../messages/labels';
 import { DIFF_WORD, diffLines } from '../../messages/revisions';
+import { CONDITION_TEXT } from '../../messages/rollout';
 import { type Desk, loadDesk } from '../desk';
 import type { Holder } from '../holder';
 import { revisionPlan } from '../repositories/revisions';
@@ -196,12 +198,17 @@ async function ownSets(
     hides ||= isSecret;
     const card = cardStanding(prepared, standing, shown === 'draft');
     const lock = lockOf(description);
+    const { is } = conditionOf(unit);
     sets.push({
       id: unit.id,
       nickname: unit.nickname,
       title: description.title,
       kind: kinds.findIndex(({ unitIds }) => unitIds.includes(unit.id)),
-      standing: card,
+      standing:
+        is === 'well'
+          ? card
+          : { ...card, says: `By the last word on it, ${CONDITION_TEXT[is]}. ${card.says}` },
+      isThere: is === 'well',
       toLoad: prepared ? notYet(prepared) : [],
       lock: lock
         ? `${lock.heldMs === undefined ? 'Press' : `Hold for ${lock.heldMs / 1000} seconds`}: ${lock.legend}. To free them: ${lock.leave || 'the same again'}.`
@@ -284,7 +291,9 @@ function reachable(
     .filter(({ id }) => id !== session.personId)
     .flatMap(({ id, name }): CardPerson[] => {
       const sets = fleet.flatMap((unit) => {
-        const kind = unit.personId === id ? kindAt.get(unit.id) : undefined;
+        // One that is lost, broken or lent reaches nobody.
+        const isThere = conditionOf(unit).is === 'well' && onLoan(unit) === undefined;
+        const kind = unit.personId === id && isThere ? kindAt.get(unit.id) : undefined;
         if (kind === undefined || !kinds[kind]?.cells.some(({ slot }) => slot)) return [];
         return [
           { nickname: unit.nickname, kind, isLoaded: isKnown(unit.holds) && isLoadedNow(unit) === true },

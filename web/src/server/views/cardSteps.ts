@@ -110,6 +110,6 @@ export async function cardSteps(db: Knex, holder: Holder, unitId: string): Promi
       }),
     ),
     way: way ? way.steps.map(({ says, runs }) => ({ says, keys: drawn(runs, description.keys) })) : null,
-    device: { description, slots: [...now.slots], settings: now.settings },
+    device: { description, slots: [...now.slots], settings: now.settings, picked: sheet.clears },
   };
 }
