@@ -175,6 +175,28 @@ describe('a link to a card', () => {
         if (callSign) expect(JSON.stringify(card)).not.toContain(callSign);
     }
   });
+  it('a set that is lost or lent reaches nobody, and one’s own says so', async () => {
+    const { value, version } = await row('Watch 1');
+    const said = async (seen: object) => {
+      const { version: now } = await row('Watch 1');
+      const sets = [{ id: value.id, version: now }];
+      expect((await send('POST', '/api/plans/[planId]/seen', { planId }, { sets, seen })).status).toBe(201);
+    };
+    const names = async () =>
+      ((await cardBy((await link()).token)).body as Card).people.flatMap(({ sets }) =>
+        sets.map(({ nickname }) => nickname),
+      );
+    expect(await names()).toContain('Watch 1');
+    const day = inDays(0);
+    await said({ what: 'condition', is: 'lost', day });
+    expect(await names()).not.toContain('Watch 1');
+    await said({ what: 'condition', is: 'well', day });
+    expect(await names()).toContain('Watch 1');
+    await said({ what: 'lent', to: 'somebody', day });
+    expect(await names()).not.toContain('Watch 1');
+    await said({ what: 'returned', day });
+    expect((await row('Watch 1')).version).toBeGreaterThan(version);
+  });
   it('is for one plan and one person: steps of others are nowhere', async () => {
     const { token } = await link();
     const { value } = await row('Truck 1');

@@ -23,6 +23,16 @@ const cell = (text: string, more: object = {}): TableCell => ({ text: clean(text
 const mono = (text: string): TableCell => ({ text: clean(text), fontSize: 8, font: 'Mono' });
 const head = (text: string): TableCell => ({ text, fontSize: 7.5, bold: true, alignment: 'center' });
 
+/** A form as it is printed: on its side, with its head on every page. */
+const formOf = (running: Running, title: string, incident: Incident, size: Size, content: Content[]) =>
+  pdfOf(running, {
+    size,
+    pageOrientation: 'landscape',
+    pageMargins: [36, 78, 36, 44],
+    header: () => ({ margin: [36, 24, 36, 0], ...heads(title, incident) }),
+    content,
+  });
+
 /** N or W beside a frequency, as the forms want it; nothing where nobody knows. */
 function width({ bandwidth }: Channel): string {
   return { narrow: ' N', wide: ' W', unknown: '' }[bandwidth];
@@ -62,83 +72,74 @@ export function ics205(
       cell([state === 'planned' ? 'planned' : '', note].filter(Boolean).join(', ')),
     ];
   });
-  return pdfOf(running, {
-    size,
-    pageOrientation: 'landscape',
-    pageMargins: [36, 78, 36, 44],
-    header: () => ({
-      margin: [36, 24, 36, 0],
-      ...heads('INCIDENT RADIO COMMUNICATIONS PLAN (ICS 205)', incident),
-    }),
-    content: [
-      {
-        layout: BOXES,
-        table: {
-          headerRows: 2,
-          dontBreakRows: true,
-          widths: [24, 22, 62, 110, 92, 60, 44, 60, 44, 30, '*'],
-          body: [
-            [
-              {
-                text: '4. Basic Radio Channel Use:',
-                bold: true,
-                fontSize: 8.5,
-                colSpan: 11,
-                outline: true,
-                outlineText: 'ICS 205',
-              },
-              ...Array.from({ length: 10 }, () => ({})),
-            ],
-            [
-              'Zone Grp.',
-              'Ch #',
-              'Function',
-              'Channel Name/Trunked Radio System Talkgroup',
-              'Assignment',
-              'RX Freq N or W',
-              'RX Tone/NAC',
-              'TX Freq N or W',
-              'TX Tone/NAC',
-              'Mode (A, D, or M)',
-              'Remarks',
-            ].map(head),
-            ...rows,
+  return formOf(running, 'INCIDENT RADIO COMMUNICATIONS PLAN (ICS 205)', incident, size, [
+    {
+      layout: BOXES,
+      table: {
+        headerRows: 2,
+        dontBreakRows: true,
+        widths: [24, 22, 62, 110, 92, 60, 44, 60, 44, 30, '*'],
+        body: [
+          [
+            {
+              text: '4. Basic Radio Channel Use:',
+              bold: true,
+              fontSize: 8.5,
+              colSpan: 11,
+              outline: true,
+              outlineText: 'ICS 205',
+            },
+            ...Array.from({ length: 10 }, () => ({})),
           ],
-        },
+          [
+            'Zone Grp.',
+            'Ch #',
+            'Function',
+            'Channel Name/Trunked Radio System Talkgroup',
+            'Assignment',
+            'RX Freq N or W',
+            'RX Tone/NAC',
+            'TX Freq N or W',
+            'TX Tone/NAC',
+            'Mode (A, D, or M)',
+            'Remarks',
+          ].map(head),
+          ...rows,
+        ],
       },
-      {
-        layout: BOXES,
-        unbreakable: true,
-        table: {
-          widths: ['*', '*'],
-          body: [
-            [
-              {
-                colSpan: 2,
-                stack: [
-                  small('5. Special Instructions:'),
-                  cell(
-                    'Transmit only where licensed, identify as the rules ask. Never test on distress or calling channels. A tone is not privacy.',
-                  ) as Content,
-                ],
-              },
-              {},
-            ],
-            [
-              {
-                stack: [
-                  small('6. Prepared by (Communications Unit Leader): Name:'),
-                  cell(incident.preparedBy) as Content,
-                ],
-              },
-              small('Signature:') as TableCell,
-            ],
+    },
+    {
+      layout: BOXES,
+      unbreakable: true,
+      table: {
+        widths: ['*', '*'],
+        body: [
+          [
+            {
+              colSpan: 2,
+              stack: [
+                small('5. Special Instructions:'),
+                cell(
+                  'Transmit only where licensed, identify as the rules ask. Never test on distress or calling channels. A tone is not privacy.',
+                ) as Content,
+              ],
+            },
+            {},
           ],
-        },
-        margin: [0, 6, 0, 0],
+          [
+            {
+              stack: [
+                small('6. Prepared by (Communications Unit Leader): Name:'),
+                cell(incident.preparedBy) as Content,
+              ],
+            },
+            small('Signature:') as TableCell,
+          ],
+        ],
       },
-    ],
-  });
+      margin: [0, 6, 0, 0],
+    },
+  ]);
 }
 
 /** ICS 217A. */
@@ -162,48 +163,39 @@ export function ics217a(
       cell([channel.state === 'on-air' ? '' : channel.state, band, channel.note].filter(Boolean).join(', ')),
     ]),
   );
-  return pdfOf(running, {
-    size,
-    pageOrientation: 'landscape',
-    pageMargins: [36, 78, 36, 44],
-    header: () => ({
-      margin: [36, 24, 36, 0],
-      ...heads('COMMUNICATIONS RESOURCE AVAILABILITY WORKSHEET (ICS 217A)', incident),
-    }),
-    content: [
-      {
-        layout: BOXES,
-        table: {
-          headerRows: 1,
-          dontBreakRows: true,
-          widths: [66, 120, 70, 66, 48, 66, 48, 32, '*'],
-          body: [
-            [
-              'Channel Configuration',
-              'Channel Name/Trunked Radio System Talkgroup',
-              'Eligible Users',
-              'RX Freq N or W',
-              'RX Tone/NAC',
-              'TX Freq N or W',
-              'TX Tone/NAC',
-              'Mode A, D or M',
-              'Remarks',
-            ].map(
-              (text, i): TableCell => ({
-                text,
-                fontSize: 7.5,
-                bold: true,
-                alignment: 'center',
-                ...(i === 0 && { outline: true, outlineText: 'ICS 217A' }),
-              }),
-            ),
-            ...rows,
-          ],
-        },
+  return formOf(running, 'COMMUNICATIONS RESOURCE AVAILABILITY WORKSHEET (ICS 217A)', incident, size, [
+    {
+      layout: BOXES,
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths: [66, 120, 70, 66, 48, 66, 48, 32, '*'],
+        body: [
+          [
+            'Channel Configuration',
+            'Channel Name/Trunked Radio System Talkgroup',
+            'Eligible Users',
+            'RX Freq N or W',
+            'RX Tone/NAC',
+            'TX Freq N or W',
+            'TX Tone/NAC',
+            'Mode A, D or M',
+            'Remarks',
+          ].map(
+            (text, i): TableCell => ({
+              text,
+              fontSize: 7.5,
+              bold: true,
+              alignment: 'center',
+              ...(i === 0 && { outline: true, outlineText: 'ICS 217A' }),
+            }),
+          ),
+          ...rows,
+        ],
       },
-      { text: `Prepared by: ${clean(incident.preparedBy)}`, fontSize: 8, margin: [0, 6, 0, 0] },
-    ],
-  });
+    },
+    { text: `Prepared by: ${clean(incident.preparedBy)}`, fontSize: 8, margin: [0, 6, 0, 0] },
+  ]);
 }
 
 const KIND_WORD = { repeater: 'Repeater', direct: 'Simplex', listen: 'Receive only' } as const;
