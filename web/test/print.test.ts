@@ -19,7 +19,7 @@ let planId = '';
 let plan: Plan;
 let coordinator: InstanceType<typeof Visitor>;
 beforeAll(async () => {
-  await ensureWorkspace(db, true);
+  await ensureWorkspace(db, true, true);
   coordinator = await visitorAs('coordinator');
   planId = (await coordinator.send('GET', '/api/plans')).body[0].id;
   plan = (await coordinator.send('GET', '/api/plans/[planId]', { planId })).body.plan;
@@ -51,6 +51,8 @@ async function printed(search: string, visitor = coordinator) {
     status: 200,
     file,
     text,
+    // As it was drawn, each cell by itself, without its spaces.
+    raw: spaceless(run('pdftotext', '-raw', '-')),
     // Words that were broken over lines stand together here.
     words: text.replace(/\s+/g, ' '),
     pages: text.split('\f').slice(0, -1),
@@ -200,11 +202,122 @@ describe('documents for paper', () => {
     ] as const)
       expect(clean(text)).toBe(drawn);
   });
+  it.each(['Watch 10', 'Boat 4', 'Ridge 1'])(
+    'the sheet of %s says every step with its number, in short every place, with the code of the live one',
+    async (nickname) => {
+      const { id, document } = await db('unit').whereRaw(`document->>'nickname' = ?`, [nickname]).first();
+      const until = new Date(Date.now() + 9e8).toISOString().slice(0, 10);
+      const link = await coordinator.send(
+        'POST',
+        '/api/team/links',
+        {},
+        {
+          kind: 'card',
+          personId: document.personId,
+          planId,
+          until,
+          hidesTones: false,
+        },
+      );
+      const token = link.body.path.replace('/my/', '');
+      const { body: steps } = await coordinator.send('GET', '/api/my/[token]/sets/[unitId]', {
+        token,
+        unitId: id,
+      });
+      expect(steps.steps.length).toBeGreaterThan(100);
+      const long = await of(`?what=sheet&unit=${id}`);
+      // The card's steps are made elsewhere: each of its words stands on paper, with its number.
+      const said = steps.steps.map(({ says }: { says: string }) => clean(says));
+      for (const says of new Set<string>(said)) expect(long.raw, says).toContain(spaceless(says));
+      // Its number before what it says.
+      const numbered = new Set(long.text.match(/^ *\d+ {2,}/gm)?.map((text: string) => Number(text)));
+      for (let n = 1; n <= said.length; n++) expect(numbered.has(n), `step ${n}`).toBe(true);
+      expect(codes(long.file)).toContain(`http://127.0.0.1:4321/plans/${planId}/sheets/${id}?of=3`);
+      for (const text of ['Hazards', 'Before you start', 'Lost?', 'Read back', 'What to try'])
+        expect(long.words).toContain(text);
+      const short = await of(`?what=sheet&unit=${id}&form=short`);
+      expect(short.words).toContain('Steps in short');
+      expect(short.count).toBeLessThan(long.count);
+      for (const { name } of plan.channels.filter(({ name: one }) => long.words.includes(one)))
+        expect(short.raw, name).toContain(spaceless(clean(name)));
+      for (const { pages, count } of [long, short])
+        pages.forEach((page, i) => {
+          expect(page).toContain(`page ${i + 1} of ${count}`);
+          expect(page).toContain(`Sheet of ${nickname}`);
+          expect(page.replace(/\s/g, '').length).toBeGreaterThan(80);
+        });
+    },
+  );
+  it('a sheet of which places can send and must not says so at the head of every page', async () => {
+    const { id } = await db('unit').whereRaw(`document->>'nickname' = 'Boat 5'`).first();
+    const { pages } = await of(`?what=sheet&unit=${id}`);
+    for (const page of pages) expect(page).toMatch(/Can send, and must not: /);
+  });
+  it('the board has each channel and each kind with its places; a kind its keys and its tones', async () => {
+    const { words, text, count } = await of('?what=board');
+    expect(count).toBeGreaterThan(1);
+    for (const { name } of plan.channels) expect(spaceless(text)).toContain(spaceless(clean(name)));
+    expect(words).toContain('Page hand-held');
+    const kind = await of('?what=kind&kind=page-handheld');
+    // Of the labels one is worked out by hand: 131.8 Hz is typed as 1318 on it.
+    for (const tone of ['67.0', '131.8', '254.1', 'D023N', 'D754I']) expect(kind.words).toContain(tone);
+    expect(kind.words).toContain('Key map');
+    expect((await printed('?what=kind&kind=none-such')).status).toBe(404);
+  });
+  it('a bench packet has its list, a label and a sheet for each set', async () => {
+    const day = await db('bench').first();
+    const { words } = await of(`?what=packet&day=${day.id}`);
+    const { tasks, name } = day.document;
+    expect(tasks.length).toBeGreaterThan(3);
+    expect(words).toContain(name);
+    for (const { setId } of tasks) {
+      const { document } = await db('unit').where({ id: setId }).first();
+      // In the list, on its label, over its sheet.
+      expect(words.split(document.nickname).length).toBeGreaterThan(3);
+    }
+  });
+  it('says how far it is, one thing a line, and gives the same document at the end', async () => {
+    const day = await db('bench').first();
+    const { lines } = await streamed(`?what=packet&day=${day.id}&progress=1`);
+    expect(lines.map(({ at }) => at).filter((at, i, all) => at !== all[i - 1])).toEqual([
+      'sets',
+      'setting',
+      'writing',
+      'done',
+    ]);
+    const sets = lines.filter(({ at }) => at === 'sets');
+    expect(sets.map(({ done }) => done)).toEqual(sets.map((_, i) => i));
+    expect(sets[0].of).toBe(day.document.tasks.length);
+    const shares = lines.filter(({ at }) => at === 'writing').map(({ share }) => share);
+    expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+    const last = lines.at(-1);
+    expect(Buffer.from(last.pdf, 'base64').subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await streamed('?what=sheet&progress=1')).lines.at(-1)).toEqual({
+      at: 'stopped',
+      why: 'not-here',
+    });
+  });
+  it('one that is given up on the way is not made to its end, and the next one is made all the same', async () => {
+    const day = await db('bench').first();
+    const { lines } = await streamed(`?what=packet&day=${day.id}&progress=1`, 2);
+    expect(lines.length).toBe(2);
+    const { lines: paper } = await streamed('?what=wall&progress=1', 1);
+    expect(paper).toEqual([{ at: 'setting' }]);
+    expect((await of('?what=wall')).count).toBeGreaterThan(0);
+  });
   it('is for whom it is', async () => {
     const person = (await db('person').first()).id;
     const [member, observer] = [await visitorAs('member'), await visitorAs('observer')];
     expect((await printed('?what=contacts', member)).status).toBe(403);
     expect((await printed('?what=contacts', observer)).status).toBe(403);
+    const unit = (await db('unit').first()).id;
+    const day = (await db('bench').first()).id;
+    for (const query of [`sheet&unit=${unit}`, 'board', 'kind&kind=page-handheld'])
+      expect((await printed(`?what=${query}`, observer)).status, query).toBe(403);
+    expect((await printed(`?what=packet&day=${day}`, member)).status).toBe(403);
+    // Of a set that is not theirs to see there is no sheet for a member.
+    const strange = await db('unit').whereRaw(`document->>'nickname' = 'Hall'`).first();
+    expect((await printed(`?what=sheet&unit=${strange.id}`, member)).status).toBe(404);
     expect((await printed(`?what=pocket&person=${person}`, observer)).status).toBe(404);
     const other = await db('person')
       .whereNot({ id: (await db('membership').where({ role: 'member' }).first()).person_id })
@@ -217,10 +330,41 @@ describe('documents for paper', () => {
       '?what=wall&size=A0',
       '?what=ics205&from=soon',
       `?what=ics205&incident=${'a'.repeat(200)}`,
+      '?what=sheet',
+      '?what=sheet&unit=none',
+      `?what=sheet&unit=${planId}`,
+      '?what=wall&of=soon',
+      '?what=wall&of=900000',
+      '?what=packet',
+      `?what=packet&day=${planId}`,
     ])
       expect((await printed(bad)).status, bad).toBe(404);
   });
 });
+
+const spaceless = (text: string) => text.replace(/\s+/g, '');
+
+/** The lines of a document that says how far it is; given up after so many. */
+// biome-ignore lint/suspicious/noExplicitAny: read as it comes over the wire
+async function streamed(search: string, most = Number.POSITIVE_INFINITY): Promise<{ lines: any[] }> {
+  const { ROUTES } = await import('./routes');
+  const path = '/api/plans/[planId]/print';
+  const route = ROUTES.find((one) => one.method === 'GET' && one.path === path);
+  const request = new Request(`http://127.0.0.1${path}${search}`, { headers: { host: '127.0.0.1:4321' } });
+  const response = (await route?.handler(coordinator.context(request, path, { planId }))) as Response;
+  expect(response.headers.get('content-type')).toBe('application/x-ndjson');
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+  let text = '';
+  for (;;) {
+    const { value, done } = (await reader?.read()) ?? { done: true, value: '' };
+    text += value ?? '';
+    const lines = text.split('\n').slice(0, -1);
+    if (done || lines.length >= most) {
+      await reader?.cancel();
+      return { lines: lines.slice(0, most).map((line) => JSON.parse(line)) };
+    }
+  }
+}
 
 /** Every code on the first page, read by another library than drew it; one is covered once it was read. */
 function codes(file: string): string[] {

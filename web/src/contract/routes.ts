@@ -114,7 +114,7 @@ export const ROUTES = {
   /** What a holder says of their own set, without an account. */
   'POST /api/enrol/[token]': route<{ nickname: string }>()('anyone', EnrolmentSchema, [429], 201),
   /** A document for paper, `?what=…&size=A4|LETTER`, as PDF. */
-  'GET /api/plans/[planId]/print': route<Response>()('observer', null, [400, 403]),
+  'GET /api/plans/[planId]/print': route<Response>()('observer', null, [403, 429]),
   /** Nets, days and what is due, as a calendar file; of those who may not edit, what is theirs. */
   'GET /api/plans/[planId]/calendar': route<Response>()('member', null, [400]),
   'GET /api/my/[token]/print': route<Response>()('anyone', null, [429]),

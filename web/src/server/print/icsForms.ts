@@ -29,7 +29,7 @@ const formOf = (running: Running, title: string, incident: Incident, size: Size,
     size,
     pageOrientation: 'landscape',
     pageMargins: [36, 78, 36, 44],
-    header: () => ({ margin: [36, 24, 36, 0], ...heads(title, incident) }),
+    header: { margin: [36, 24, 36, 0], ...heads(title, incident) },
     content,
   });
 

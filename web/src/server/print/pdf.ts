@@ -1,26 +1,8 @@
 import { createRequire } from 'node:module';
-import pdfmake from 'pdfmake';
+import { MessageChannel } from 'node:worker_threads';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-
-const require = createRequire(import.meta.url);
-/** `.woff`, never `.woff2`: of that the letters can be marked, and are not seen. */
-const font = (family: string, weight: number, style = 'normal'): string =>
-  require.resolve(`@fontsource/${family}/files/${family}-latin-${weight}-${style}.woff`);
-const family = (name: string) => ({
-  normal: font(name, 400),
-  bold: font(name, 700),
-  italics: font(name, 400, 'italic'),
-  bolditalics: font(name, 700, 'italic'),
-});
-const FONTS = {
-  Next: family('atkinson-hyperlegible-next'),
-  Mono: family('atkinson-hyperlegible-mono'),
-};
-const allowed = new Set(Object.values(FONTS).flatMap((one) => Object.values(one)));
-pdfmake.setFonts(FONTS);
-// A document takes in the fonts that ship, and nothing else from anywhere.
-pdfmake.setLocalAccessPolicy((path) => allowed.has(path));
-pdfmake.setUrlAccessPolicy(() => false);
+import Piscina from 'piscina';
+import { TooOften } from '../problem';
 
 export const SIZES = ['A4', 'LETTER'] as const;
 export type Size = (typeof SIZES)[number];
@@ -31,45 +13,62 @@ export interface Running {
   /** The plan and its state. */
   readonly state: string;
   readonly day: string;
+  /** Given up when whoever asked for it went away. */
+  readonly signal?: AbortSignal;
+  /** Hears how far it is. */
+  readonly onStep?: (
+    step: { readonly at: 'setting' } | { readonly at: 'writing'; readonly share: number },
+  ) => void;
 }
+
+/** Documents are set in a thread of their own, two at a time. */
+const setters = new Piscina<unknown, Uint8Array<ArrayBuffer>>({
+  filename: createRequire(import.meta.url).resolve('#setter'),
+  minThreads: 0,
+  maxThreads: 2,
+  // Kept for the next one of a few that come one after another.
+  idleTimeout: 20_000,
+  maxQueue: 40,
+});
 
 /** A document as it is printed: black on white, with what it is, its state, its day and `page x of y` on every page. */
 export async function pdfOf(
-  running: Running,
-  document: Omit<TDocumentDefinitions, 'defaultStyle' | 'footer'> & { size: Size },
+  { title, state, day, signal, onStep }: Running,
+  {
+    size,
+    ...rest
+  }: Pick<TDocumentDefinitions, 'content' | 'pageOrientation' | 'pageMargins'> & {
+    size: Size;
+    /** At the head of each page. */
+    header?: Content;
+  },
 ): Promise<Uint8Array<ArrayBuffer>> {
-  const { size, ...rest } = document;
-  const made = pdfmake.createPdf({
-    pageSize: size,
-    pageMargins: [36, 40, 36, 44],
-    info: { title: `${running.title}: ${running.state}`, creator: 'Umbrex', producer: 'Umbrex' },
-    // A heading at the foot of a page goes over to what it is of.
-    pageBreakBefore: (node, nodes) =>
-      node.headlineLevel === 2 && nodes.getFollowingNodesOnPage().length === 0,
-    defaultStyle: { font: 'Next', fontSize: 9.5, color: 'black' },
-    ...rest,
-    footer: (page, pages): Content => ({
-      margin: [36, 12, 36, 0],
-      fontSize: 8,
-      columns: [
-        { text: clean(`${running.title} · ${running.state} · ${running.day}`), width: '*' },
-        { text: `page ${page} of ${pages}`, alignment: 'right', width: 80 },
-      ],
-    }),
-  });
-  return new Uint8Array(await made.getBuffer());
+  if (setters.queueSize >= setters.options.maxQueue) throw new TooOften(20);
+  const { port1, port2 } = new MessageChannel();
+  onStep?.({ at: 'setting' });
+  port1.on('message', (share: number) => onStep?.({ at: 'writing', share }));
+  const foot = clean(`${title} · ${state} · ${day}`);
+  try {
+    return await setters.run(
+      { size, rest, title: `${title}: ${state}`, foot, port: port2 },
+      { transferList: [port2], ...(signal && { signal }) },
+    );
+  } finally {
+    port1.close();
+  }
 }
 
-/** What the Latin subset of the fonts that ship has letters for. Source: its own unicode-range. */
+/** What the Latin subset of the fonts that ship has letters for, by its own unicode-range, and the signs of keys and boxes. */
 const HAS =
-  /^[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2010-\u2027\u2030-\u205e\u20ac\u2122\u2191\u2193\u2212\u2215]$/u;
+  /^[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2010-\u2027\u2030-\u205e\u20ac\u2122\u2191\u2193\u2212\u2215\u2423\u25a0-\u2609\u270b-\u271c]$/u;
+const INSTEAD: Readonly<Record<string, string>> = { '→': '>', '←': '<', '↻': '(right)', '↺': '(left)' };
 /** A text as the fonts can draw it: a letter that they have none of as its plain one (`ź` as `z`), else as a question mark, never as nothing. */
 export const clean = (text: string): string =>
   [...text.normalize('NFC')]
     .map((letter) => {
       if (HAS.test(letter)) return letter;
       const [plain = ''] = letter.normalize('NFD');
-      return plain !== letter && HAS.test(plain) ? plain : '?';
+      return INSTEAD[letter] ?? (plain !== letter && HAS.test(plain) ? plain : '?');
     })
     .join('');
 
@@ -84,25 +83,10 @@ export const heading = (text: string, level: 1 | 2 = 1): Content => ({
   headlineLevel: level,
 });
 
-/** Fine lines between the rows of a table, a stronger one below its head. */
-export const LINES = {
-  hLineWidth: (i: number, node: { table: { headerRows?: number | undefined; body: unknown[] } }) =>
-    i === (node.table.headerRows ?? 0) ? 1 : i === node.table.body.length ? 0.5 : 0.35,
-  vLineWidth: () => 0,
-  paddingLeft: () => 2,
-  paddingRight: () => 4,
-  paddingTop: () => 1.6,
-  paddingBottom: () => 1.6,
-} as const;
-/** The boxes of a form. */
-export const BOXES = {
-  hLineWidth: () => 0.7,
-  vLineWidth: () => 0.7,
-  paddingLeft: () => 2.5,
-  paddingRight: () => 2.5,
-  paddingTop: () => 1.8,
-  paddingBottom: () => 1.8,
-} as const;
+/** How tables are drawn; the setter has them by name. */
+export const LINES = 'lines';
+export const BOXES = 'boxes';
+export const CUT = 'cut';
 
 /** A document as an answer, to be looked at or kept. */
 export const pdfResponse = (bytes: Uint8Array<ArrayBuffer>, name: string): Response =>

@@ -2,7 +2,7 @@ import type { Card } from '@umbrex/core/card';
 import { mhzText } from '@umbrex/core/units';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { cardTone, showsText } from '../../messages/card';
-import { clean, pdfOf, type Running, type Size } from './pdf';
+import { CUT, clean, pdfOf, type Running, type Size } from './pdf';
 
 /** A credit card, in points. Source: ISO/IEC 7810, ID-1: 85.60 by 53.98 mm. */
 const CARD = { width: 242.6, height: 153 };
@@ -43,19 +43,10 @@ export function pocketCard(
       {
         table: {
           widths: Array.from({ length: ACROSS }, () => CARD.width - 10),
-          heights: () => CARD.height - 8,
+          heights: CARD.height - 8,
           body,
         },
-        layout: {
-          hLineStyle: () => ({ dash: { length: 3 } }),
-          vLineStyle: () => ({ dash: { length: 3 } }),
-          hLineWidth: () => 0.5,
-          vLineWidth: () => 0.5,
-          paddingLeft: () => 5,
-          paddingRight: () => 5,
-          paddingTop: () => 4,
-          paddingBottom: () => 4,
-        },
+        layout: CUT,
       },
     ]),
   });

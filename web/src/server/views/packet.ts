@@ -7,7 +7,12 @@ import { listThings } from '../store/store';
 import { stepsShown } from './steps';
 
 /** What is taken along to a bench day: its list, and the sheet of each set by the way in which it is loaded there; `undefined` where there is no such day. */
-export async function packetView(db: Knex, desk: Desk, dayId: string) {
+export async function packetView(
+  db: Knex,
+  desk: Desk,
+  dayId: string,
+  { signal, onSet }: { signal?: AbortSignal | undefined; onSet?: (done: number, of: number) => void } = {},
+) {
   const { workspace, state } = desk;
   const [days, people] = await Promise.all([
     listThings(db, 'bench', workspace.id),
@@ -18,8 +23,10 @@ export async function packetView(db: Knex, desk: Desk, dayId: string) {
   const nicknames = new Map(desk.fleet.map(({ id, nickname }) => [id, nickname]));
   const tasks = day.tasks.toSorted((a, b) => a.fromMin - b.fromMin);
   const sheets = [];
-  for (const { setId, way } of tasks) {
+  for (const [done, { setId, way }] of tasks.entries()) {
+    onSet?.(done, tasks.length);
     await new Promise((resolve) => setImmediate(resolve));
+    signal?.throwIfAborted();
     const data = sheetOf(desk, setId);
     if (!data) continue;
     const offer = way === 'copy' ? copyOfferFor(desk, data) : undefined;

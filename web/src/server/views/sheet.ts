@@ -5,7 +5,7 @@ import { alertsOf, namesAreByKeys, namingOf } from '@umbrex/core/fit';
 import { afterSheet } from '@umbrex/core/flow';
 import { holdsOnePair } from '@umbrex/core/model';
 import { keyLines } from '@umbrex/core/procedure';
-import { placesShall } from '@umbrex/core/readiness';
+import { placesShall, talkGoesOut } from '@umbrex/core/readiness';
 import { allows } from '../../contract/roles';
 import { areaText } from '../../messages/areas';
 import { channelNames } from '../../messages/channelState';
@@ -69,6 +69,8 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
     areas: alerts ? await namedAreas(alerts.areas, plan.areaNames) : [],
     stamp: confidenceText(confidence, description),
     findings: [...(desk.board.unitFindings[data.unit.id] ?? []), ...(proven ? proof.findings : [])],
+    /** Where the talk key of a place sends on which nobody should talk. */
+    talk: talkGoesOut(readiness),
     names: channelNames(plan),
     labels: new Map(
       fit.cells.flatMap(({ channelId, slot }) => (slot ? [[channelId, slot.label] as const] : [])),

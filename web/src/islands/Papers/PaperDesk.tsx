@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
+import { guarded } from '../../ui/guarded';
+import { MakingState } from './MakingState';
+import { useMaking } from './useMaking';
+
+type What = 'wall' | 'ics205' | 'ics217a' | 'contacts' | 'board' | 'kind';
+interface Props {
+  planId: string;
+  kinds: readonly (readonly [id: string, title: string])[];
+  mayAsk: boolean;
+  mayEdit: boolean;
+  /** Whether the list on this page has all tones. */
+  isWhole: boolean;
+}
+const SIZES = [
+  ['A4', 'A4'],
+  ['LETTER', 'Letter'],
+] as const;
+
+/** Documents of the whole plan. */
+function PaperDeskIsland({ planId, kinds, mayAsk, mayEdit, isWhole }: Props) {
+  const { making, make, cancel } = useMaking(planId);
+  const [what, setWhat] = useState<What>('wall');
+  const [size, setSize] = useState<'A4' | 'LETTER'>('A4');
+  const [kind, setKind] = useState(kinds[0]?.[0] ?? '');
+  const [incident, setIncident] = useState('');
+  const [from, setFrom] = useState('');
+  const [to, setTo] = useState('');
+  const [members, setMembers] = useState(isWhole);
+  const isForm = what === 'ics205' || what === 'ics217a';
+  const choices: (readonly [What, string])[] = [
+    ['wall', 'List for the wall, with places on sets'],
+    ['ics205', 'ICS 205, radio communications plan'],
+    ['ics217a', 'ICS 217A, resource availability worksheet'],
+    ...(mayAsk ? ([['board', 'Fit board, every channel on every kind']] as const) : []),
+    ...(mayAsk && kinds.length > 0 ? ([['kind', 'Keys and tones of one kind of set']] as const) : []),
+    ...(mayEdit ? ([['contacts', 'People and their sets']] as const) : []),
+  ];
+  const submit = (event: { preventDefault: () => void }) => {
+    event.preventDefault();
+    void make({
+      what,
+      size,
+      ...(isForm && { incident, from, to }),
+      ...(what === 'kind' && { kind }),
+      ...(members && { members: '1' }),
+    });
+  };
+  return (
+    <form className="flex flex-wrap items-end gap-3 pb-3" onSubmit={submit}>
+      <LabelledSelect title="What" value={what} options={choices} set={setWhat} width="w-72" />
+      <LabelledSelect title="Paper" value={size} options={SIZES} set={setSize} width="w-28" />
+      {what === 'kind' && (
+        <LabelledSelect title="Kind" value={kind} options={kinds} set={setKind} width="w-72" />
+      )}
+      {isForm && (
+        <>
+          <label>
+            <span className="muted block text-small">Incident</span>
+            <input
+              className="input input-sm w-52"
+              maxLength={80}
+              value={incident}
+              onChange={(event) => setIncident(event.target.value)}
+            />
+          </label>
+          {(
+            [
+              ['From', from, setFrom],
+              ['To', to, setTo],
+            ] as const
+          ).map(([title, value, set]) => (
+            <label key={title}>
+              <span className="muted block text-small">{title}</span>
+              <input
+                className="input input-sm"
+                type="datetime-local"
+                value={value}
+                onChange={(event) => set(event.target.value)}
+              />
+            </label>
+          ))}
+        </>
+      )}
+      {mayAsk && (what === 'wall' || isForm) && (
+        <label className="flex items-center gap-2 py-1.5 text-plain">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={members}
+            onChange={(event) => setMembers(event.target.checked)}
+          />
+          With all tones, for members
+        </label>
+      )}
+      <button type="submit" className="btn btn-outline btn-sm" disabled={making.is === 'under-way'}>
+        Make it
+      </button>
+      <MakingState making={making} cancel={cancel} />
+    </form>
+  );
+}
+
+export const PaperDesk = guarded('PaperDesk', PaperDeskIsland);
