@@ -16,9 +16,10 @@ import { fitBoardPaper } from './board';
 import { ics205, ics217a } from './icsForms';
 import { kindPaper } from './kind';
 import { contactList, wallList } from './lists';
+import { benchPacket } from './packet';
 import { type Running, SIZES } from './pdf';
 import { pocketCard } from './pocket';
-import { benchPacket, deviceSheet } from './sheet';
+import { deviceSheet } from './sheet';
 
 const moment = z
   .string()
