@@ -71,6 +71,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /enrol/[token]': 'all',
   'GET /plans/[planId]/calendar': 'member',
   'GET /plans/[planId]/print': 'observer',
+  'GET /plans/[planId]/table': 'member',
   'GET /my/[token]/calendar': 'all',
   'GET /my/[token]/print': 'all',
   'GET /calendar/[token]': 'all',

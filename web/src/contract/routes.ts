@@ -115,6 +115,8 @@ export const ROUTES = {
   'POST /api/enrol/[token]': route<{ nickname: string }>()('anyone', EnrolmentSchema, [429], 201),
   /** A document for paper, `?what=…&size=A4|LETTER`, as PDF. */
   'GET /api/plans/[planId]/print': route<Response>()('observer', null, [403, 429]),
+  /** Numbers, fit or rollout as a table, `?what=…&as=csv|tsv|xlsx|json`. */
+  'GET /api/plans/[planId]/table': route<Response>()('member', null, [403]),
   /** Nets, days and what is due, as a calendar file; of those who may not edit, what is theirs. */
   'GET /api/plans/[planId]/calendar': route<Response>()('member', null, [400]),
   'GET /api/my/[token]/print': route<Response>()('anyone', null, [429]),

@@ -6,6 +6,7 @@ import { counted } from '../../messages/labels';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
 import { Empty } from '../../ui/Empty';
+import { ResultTable } from '../desk/ResultTable';
 import { BoardRow } from './BoardRow';
 import { CellDrawer } from './CellDrawer';
 import { cellId, type useFitBoard } from './useFitBoard';
@@ -36,6 +37,7 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
           <Table {...props} />
         )}
         <UnitFindings {...props} />
+        <ResultTable planId={plan.id} what="fit" rows="cells" />
       </div>
       {channel && column && (
         <Drawer

@@ -2,6 +2,7 @@ import { Pin } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { LabelledCheck } from '../../components/LabelledCheck';
 import { counted } from '../../messages/labels';
+import { ResultTable } from '../desk/ResultTable';
 import type { useNumberDesk } from './useNumberDesk';
 
 type Props = ReturnType<typeof useNumberDesk>;
@@ -88,6 +89,7 @@ export function NumberDeskView(props: Props) {
           </table>
         </section>
       ))}
+      <ResultTable planId={props.planId} what="numbers" rows="channels" />
     </div>
   );
 }

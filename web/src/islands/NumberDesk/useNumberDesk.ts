@@ -113,6 +113,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
     shown.channels.every(({ channelId, number }) => (numbers[channelId] ?? null) === number) &&
     Object.keys(pins).sort().join() === [...plan.numbering.pins].sort().join();
   return {
+    planId: plan.id,
     result: shown,
     kept,
     inRow,

@@ -5,6 +5,7 @@ import { STOP_TEXT } from '../../messages/readiness';
 import { STANDING_TEXT, standingNote } from '../../messages/rollout';
 import { Empty } from '../../ui/Empty';
 import { useRows } from '../../ui/rows';
+import { ResultTable } from '../desk/ResultTable';
 import { type Marking, STATES, type StateOf, stateOf, type useRolloutDesk } from './useRolloutDesk';
 
 type Desk = ReturnType<typeof useRolloutDesk>;
@@ -29,6 +30,7 @@ export function RolloutDeskView(desk: Desk) {
         <Sets {...desk} />
       )}
       {mayEdit && <Messages {...desk} />}
+      <ResultTable planId={desk.planId} what="rollout" rows="sets" of={desk.number} />
     </div>
   );
 }

@@ -1,25 +1,19 @@
-import { safeCell, THINGS, tableOf } from '@umbrex/core/fields';
-import Papa from 'papaparse';
+import { THINGS, tableOf } from '@umbrex/core/fields';
 import { z } from 'zod';
 import { TABLE_KINDS } from '@/contract/tables';
 import { endpoint } from '@/server/endpoint';
 import { namesIn } from '@/server/names';
 import { NotHere } from '@/server/problem';
 import { listThings } from '@/server/store/store';
-import { writeWorkbook } from '@/server/workbook';
+import { TABLE_FORMS, tableFile } from '@/server/tableFile';
 
 const Query = z
   .object({
     what: z.enum(TABLE_KINDS.map((kind) => THINGS[kind].many)),
-    as: z.enum(['csv', 'tsv', 'xlsx']),
+    as: z.enum(TABLE_FORMS),
     plan: z.uuid().optional(),
   })
   .refine(({ what, plan }) => what !== 'channels' || plan !== undefined);
-const TYPES = {
-  csv: 'text/csv; charset=utf-8',
-  tsv: 'text/tab-separated-values; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-} as const;
 
 /** GET things as a table, `?what=people&as=csv|tsv|xlsx`, as a download; channels of `plan=…`: 200, 404 another what or as. */
 export const GET = endpoint('GET /api/roster/export', async ({ db, workspace, url }) => {
@@ -30,16 +24,5 @@ export const GET = endpoint('GET /api/roster/export', async ({ db, workspace, ur
   if (!kind) throw new NotHere();
   const things = await listThings(db, kind, workspace.id, kind === 'channel' ? { plan_id: plan } : {});
   const values = things.map(({ value }) => value);
-  const rows = tableOf(kind, values, await namesIn(db, workspace.id)).map((row) => row.map(safeCell));
-  const body =
-    as === 'xlsx'
-      ? await writeWorkbook(what, rows)
-      : Papa.unparse(rows, { delimiter: as === 'tsv' ? '\t' : ',', newline: '\r\n' });
-  return new Response(body, {
-    headers: {
-      'content-type': TYPES[as],
-      'content-disposition': `attachment; filename="${what}.${as}"`,
-      'cache-control': 'no-store',
-    },
-  });
+  return tableFile(what, tableOf(kind, values, await namesIn(db, workspace.id)), as);
 });

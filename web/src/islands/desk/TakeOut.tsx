@@ -1,13 +1,17 @@
-import { THINGS } from '@umbrex/core/fields';
-import type { TableKind } from '../../contract/tables';
-import { address, failureText, NoAnswer, Refusal } from '../desk/api';
-import { $notice } from '../desk/deskStore';
+import { failureText, NoAnswer, Refusal } from './api';
+import { $notice } from './deskStore';
 
-/** The roster as a table for other programs: as a file, or copied so that it can be pasted into a spreadsheet. */
-export function TakeOut({ kind, planId }: { kind: TableKind; planId?: string | undefined }) {
-  const what = THINGS[kind].many;
-  const path = (as: 'csv' | 'tsv' | 'xlsx') =>
-    address('GET /api/roster/export', {}, { what, as, ...(planId && { plan: planId }) });
+type Form = 'csv' | 'tsv' | 'xlsx' | 'json';
+interface Props {
+  /** Its rows in words, as in `17 people copied`. */
+  rows: string;
+  /** Where the server gives it in each form. */
+  path: (as: Form) => string;
+  forms?: readonly Form[];
+}
+
+/** A table for other programs: as a file, or copied so that it can be pasted into a spreadsheet. */
+export function TakeOut({ rows: what, path, forms = ['csv', 'tsv', 'xlsx'] }: Props) {
   const copy = async () => {
     try {
       const answer = await fetch(path('tsv')).catch((error) => {
@@ -40,7 +44,7 @@ export function TakeOut({ kind, planId }: { kind: TableKind; planId?: string | u
         Copy for a spreadsheet
       </button>
       <span className="muted text-sm">Save as</span>
-      {(['csv', 'tsv', 'xlsx'] as const).map((as) => (
+      {forms.map((as) => (
         <a key={as} className="link" href={path(as)} download>
           {as.toUpperCase()}
         </a>

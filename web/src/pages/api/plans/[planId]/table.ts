@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { StateSchema } from '@/contract/revisions';
+import { allows } from '@/contract/roles';
+import { loadDesk } from '@/server/desk';
+import { endpoint } from '@/server/endpoint';
+import { Forbidden, NotHere } from '@/server/problem';
+import { TABLE_FORMS, tableFile } from '@/server/tableFile';
+import { fitTable, numbersTable, rolloutTable } from '@/server/views/tables';
+
+const Query = z.object({
+  what: z.enum(['numbers', 'fit', 'rollout']),
+  as: z.enum([...TABLE_FORMS, 'json']),
+  of: z.preprocess(
+    (of) => (typeof of === 'string' && /^\d{1,6}$/.test(of) ? Number(of) : of),
+    StateSchema.optional(),
+  ),
+});
+
+/** GET what is worked out of a plan, `?what=numbers|fit|rollout&as=csv|tsv|xlsx|json&of=draft|3`, as a download: 200, 403 numbers for who may not edit, 404. */
+export const GET = endpoint('GET /api/plans/[planId]/table', async ({ db, session, params, url }) => {
+  const query = Query.safeParse(Object.fromEntries(url.searchParams));
+  if (!query.success) throw new NotHere();
+  const { what, as, of } = query.data;
+  if (what === 'numbers' && !allows(session.role, 'editor')) throw new Forbidden();
+  const desk = await loadDesk(db, session, params.planId, of ?? (what === 'rollout' ? 'published' : 'draft'));
+  const table =
+    what === 'rollout' ? await rolloutTable(db, desk) : what === 'fit' ? fitTable(desk) : numbersTable(desk);
+  if (as !== 'json')
+    return tableFile(
+      what,
+      [table.columns, ...table.rows].map((row) => row.map(String)),
+      as,
+    );
+  const { id, name } = desk.state.plan;
+  const document = { format: 'umbrex/table@1', what, plan: { id, name }, of: desk.shown, ...table };
+  return new Response(JSON.stringify(document, null, 2), {
+    headers: {
+      'content-type': 'application/json; charset=utf-8',
+      'content-disposition': `attachment; filename="${what}.json"`,
+      'cache-control': 'no-store',
+    },
+  });
+});
