@@ -138,15 +138,27 @@ test('a holder tells of their own set by link, and the coordinator confirms it',
   const theirs = await (await browser.newContext({ ...(baseURL && { baseURL }) })).newPage();
   await open(theirs, new URL(link.trim()).pathname);
   await expect(theirs.getByText('Hello Unn Tarn.')).toBeVisible();
+  await theirs.getByRole('button', { name: /Send/ }).click();
+  await expect(theirs.getByRole('alert')).toContainText(
+    'Still to say: which one yours is, its serial number.',
+  );
+  await theirs.getByRole('radio', { name: /^None of these/ }).check();
+  await theirs.getByLabel('What is written on it?').fill('Quayside 5');
+  await theirs.getByLabel('Which one is it most like?').selectOption('Plain hand-held');
+  await theirs.getByLabel(/^What is it certified for/).selectOption('GMRS');
   await theirs.getByLabel(/serial/i).fill('UT-0042');
+  await theirs.getByLabel('Have you a licence to send?').selectOption('my own');
+  await theirs.getByLabel('Call sign').fill('QZ1UT');
   await theirs.getByRole('button', { name: /Send/ }).click();
   await expect(theirs.getByText('Thank you.')).toBeVisible();
   await theirs.reload();
   await expect(theirs.getByRole('heading', { name: 'This link is not good any more' })).toBeVisible();
   await open(page, `${path}/devices`);
+  await expect(page.getByText(/licence, as they wrote: their own, GMRS, call sign QZ1UT/)).toBeVisible();
   await page.getByRole('button', { name: 'Confirm Unn’s radio' }).click();
   await expect(page.getByText('Unn’s radio is saved.')).toBeVisible();
   await expect(page.getByText('UT-0042')).toBeVisible();
+  await expect(page.getByText('Quayside 5').first()).toBeVisible();
 });
 
 test('a role is changed only once it is saved, and nobody is taken out by one slip', async ({ page }) => {

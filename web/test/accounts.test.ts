@@ -252,6 +252,8 @@ describe('a link', () => {
       firmware: '',
       batteryChanged: 'unknown',
       keeps: '20-22',
+      own: null,
+      licence: null,
     };
     const enrol = (body: object) => new Visitor().send('POST', '/api/enrol/[token]', { token }, body);
     expect((await enrol({ ...said, serial: '' })).status).toBe(400);
@@ -265,6 +267,38 @@ describe('a link', () => {
       keeps: [20, 21, 22],
       confirmed: false,
     });
+    // A set that is none of the kinds brings its own one; a licence that is only said gives no right.
+    const own = await link({ kind: 'enrol', name: 'Bo of the quay' });
+    const enrolOwn = (body: object) => new Visitor().send('POST', '/api/enrol/[token]', { token: own }, body);
+    const quay = {
+      ...said,
+      descriptionId: 'page-handheld',
+      nickname: 'Quay one',
+      own: { title: 'Pocket radio', answers: { certified: 'gmrs', letters: '8' } },
+      licence: { holds: 'own', service: 'GMRS', callSign: 'QZ1BO', expires: '2031-05-01' },
+    };
+    for (const wrong of [
+      { own: { title: '', answers: {} } },
+      { own: { title: 'X', answers: { colour: 'red' } } },
+      { own: { title: 'X', answers: { certified: 'everything' } } },
+      { descriptionId: 'no-such-kind' },
+      { licence: { ...quay.licence, expires: 'soon' } },
+    ])
+      expect((await enrolOwn({ ...quay, ...wrong })).status, JSON.stringify(wrong)).toBe(400);
+    const people = JSON.stringify(await db('person').select('document'));
+    expect((await enrolOwn(quay)).status).toBe(201);
+    const unit = (await db('unit').whereRaw(`document->>'nickname' = 'Quay one'`).first()).document;
+    // The name is taken by a kind that ships: it has an id of its own.
+    expect(unit).toMatchObject({ descriptionId: 'pocket-radio-2', confirmed: false });
+    expect(unit.note).toBe(
+      'keeps, as they wrote: 20-22; licence, as they wrote: their own, GMRS, call sign QZ1BO, until 2031-05-01',
+    );
+    expect(JSON.stringify(await db('person').select('document'))).toBe(people);
+    const kind = (await db('description').where({ id: 'pocket-radio-2' }).first()).document;
+    expect(kind).toMatchObject({ title: 'Pocket radio', certifiedFor: ['gmrs'], names: { length: 8 } });
+    // Nobody said what it hears: that is not the pattern's.
+    expect(kind.receive).toBe('unknown');
+    expect(kind.recipes).toBeUndefined();
     const password = await link({ kind: 'invite', name: 'X', role: 'member' });
     expect((await new Visitor().send('POST', '/api/enrol/[token]', { token: password }, said)).status).toBe(
       404,

@@ -55,6 +55,18 @@ export function describeOwn(
   );
 }
 
+/** An id as descriptions have them, made of a name. */
+export function ownId(title: string): string {
+  const plain = title
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 36)
+    .replace(/-+$/, '');
+  return plain.length >= 2 ? plain : `own-${plain || 'radio'}`;
+}
+
 /** Where an interview stands: the description so far, what the plan comes to on it, and what to ask next. */
 export function interview(
   pattern: Description,

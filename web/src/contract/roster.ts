@@ -1,3 +1,4 @@
+import { QUESTIONS, type QuestionId } from '@umbrex/core/interview';
 import {
   ChannelSchema,
   LicenceSchema,
@@ -52,4 +53,31 @@ export const EnrolmentSchema = z.strictObject({
   batteryChanged: z.union([z.iso.date(), z.literal('unknown')]),
   /** What they keep for themselves, in their own words; numbers are read from it. */
   keeps: LineSchema.trim().max(120),
+  /** Where theirs is none of the kinds: what it is called, and what they know of it. Then the kind above is only the one it is most like. */
+  own: z
+    .strictObject({
+      title: LineSchema.trim().min(1).max(40),
+      answers: z.partialRecord(z.enum(QUESTIONS.map(({ id }) => id)), z.string().max(20)),
+    })
+    .nullable(),
+  /** What they say of a licence to send; it gives no right until a coordinator wrote it down. */
+  licence: z
+    .strictObject({
+      holds: z.enum(['none', ...LicenceSchema.shape.holds.options]),
+      service: LineSchema.trim().max(20),
+      callSign: LineSchema.trim().max(12),
+      expires: z.union([z.iso.date(), z.literal('unknown')]),
+    })
+    .nullable(),
 });
+export type Enrolment = z.infer<typeof EnrolmentSchema>;
+
+/** One kind of set, as somebody sees it who only holds one. */
+export interface EnrolKind {
+  readonly id: string;
+  readonly title: string;
+  /** What it looks like. */
+  readonly looks: string;
+  /** What is asked of a set that is none of the kinds, and most like this one. */
+  readonly questions: readonly QuestionId[];
+}

@@ -1,4 +1,4 @@
-import { type Answers, interview, type QuestionId } from '@umbrex/core/interview';
+import { type Answers, interview, ownId, type QuestionId } from '@umbrex/core/interview';
 import type { Description, Plan } from '@umbrex/core/model';
 import { useMemo, useState } from 'react';
 import { call, failureText, Refusal } from '../desk/api';
@@ -7,17 +7,6 @@ import { $notice } from '../desk/deskStore';
 export interface DescribeProps {
   readonly plan: Plan;
   readonly patterns: readonly Description[];
-}
-
-/** An id as descriptions have them, made of a title. */
-function idOf(title: string): string {
-  const plain = title
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 38);
-  return plain.length >= 2 ? plain : `own-${plain || 'radio'}`;
 }
 
 /** The state of an interview about somebody's own set: the pattern, what was answered, what is passed over, what comes of it. */
@@ -31,7 +20,7 @@ export function useDescribeDesk({ plan, patterns }: DescribeProps) {
   const standing = useMemo(
     () =>
       pattern
-        ? interview(pattern, { id: idOf(title), title: title.trim() || 'My radio' }, answers, plan)
+        ? interview(pattern, { id: ownId(title), title: title.trim() || 'My radio' }, answers, plan)
         : null,
     [pattern, title, answers, plan],
   );

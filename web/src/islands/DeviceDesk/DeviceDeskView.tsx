@@ -261,7 +261,7 @@ function UnitRow({
         {holder || <span className="muted">no holder</span>}
         {!unit.confirmed && (
           <span className="block text-small text-accent">
-            as its holder wrote it{' '}
+            as its holder wrote it{unit.note && `: ${unit.note}`}{' '}
             {mayEdit && (
               <button
                 type="button"

@@ -1,49 +1,97 @@
-import { useState } from 'react';
+import type { QuestionId } from '@umbrex/core/interview';
+import { type ReactNode, useState } from 'react';
+import { LabelledSelect } from '../../components/LabelledSelect';
 import { LabelledText } from '../../components/LabelledText';
+import type { EnrolKind, Enrolment } from '../../contract/roster';
+import { HOLDS_TEXT } from '../../messages/enrol';
+import { QUESTION_TEXT } from '../../messages/interview';
 import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
 import { accessFault } from '../SignIn/words';
 
-/** One kind of set, as somebody sees it who only holds one. */
-export interface EnrolKind {
-  readonly id: string;
-  readonly title: string;
-  readonly pattern: string;
+type Holds = NonNullable<Enrolment['licence']>['holds'];
+interface Props {
+  token: string;
+  name: string;
+  kinds: readonly EnrolKind[];
 }
+const NOTHING = '';
+const OWN = 'none of these';
+const SERVICES = [
+  ['GMRS', 'GMRS'],
+  ['amateur', 'amateur'],
+  ['business', 'business'],
+  ['marine', 'marine'],
+  ['another', 'another'],
+] as const;
 
-/** A holder tells of their own set: which kind it behaves like, the serial, and four questions that may stay unanswered. */
-function EnrolIsland({ token, name, kinds }: { token: string; name: string; kinds: readonly EnrolKind[] }) {
+/** What a holder has said so far. */
+function useEnrolment({ token, name, kinds }: Props) {
   const [said, setSaid] = useState({
-    descriptionId: kinds[0]?.id ?? '',
+    kind: NOTHING,
+    like: kinds[0]?.id ?? '',
+    title: '',
+    answers: {} as Partial<Record<QuestionId, string>>,
     serial: '',
     nickname: `${name.split(' ')[0]}’s radio`.slice(0, 40),
     firmware: '',
     batteryChanged: '',
     keeps: '',
+    holds: NOTHING as Holds | typeof NOTHING,
+    service: 'GMRS' as string,
+    callSign: '',
+    expires: '',
   });
   const [fault, setFault] = useState<string | null>(null);
-  const [done, setDone] = useState(false);
+  const [state, setState] = useState<'writing' | 'sending' | 'done'>('writing');
   const set = (part: Partial<typeof said>) => setSaid((now) => ({ ...now, ...part }));
+  const isOwn = said.kind === OWN;
+  const missing = [
+    said.kind === NOTHING && 'which one yours is',
+    isOwn && !said.title.trim() && 'what is written on it',
+    !said.serial.trim() && 'its serial number',
+    !said.nickname.trim() && 'what you call it',
+  ].filter((what) => what !== false);
   const send = async () => {
+    if (missing.length > 0) return setFault(`Still to say: ${missing.join(', ')}.`);
     setFault(null);
+    setState('sending');
+    const { kind, like, title, answers, holds, service, callSign, expires, batteryChanged, ...rest } = said;
     try {
       await call(
         'POST /api/enrol/[token]',
         { token },
         {
-          ...said,
-          batteryChanged: said.batteryChanged || 'unknown',
+          ...rest,
+          descriptionId: isOwn ? like : kind,
+          own: isOwn ? { title, answers } : null,
+          licence:
+            holds === NOTHING
+              ? null
+              : holds === 'none'
+                ? { holds, service: '', callSign: '', expires: 'unknown' }
+                : { holds, service, callSign, expires: expires || 'unknown' },
+          batteryChanged: batteryChanged || 'unknown',
         },
       );
-      setDone(true);
+      setState('done');
     } catch (error) {
       setFault(accessFault(error));
+      setState('writing');
     }
   };
-  if (done)
+  return { said, set, isOwn, fault, state, send, kinds, name };
+}
+type State = ReturnType<typeof useEnrolment>;
+
+/** A holder tells of their own set: which kind it is, the serial, four questions that may stay unanswered, and a licence. */
+function EnrolIsland(props: Props) {
+  const enrolment = useEnrolment(props);
+  const { said, set, isOwn, fault, state, send, name } = enrolment;
+  if (state === 'done')
     return (
-      <p className="finding" data-severity="note">
+      <p className="finding" data-severity="note" role="status">
         Thank you. Your coordinator looks at it and sends you your steps. You can close this page.
       </p>
     );
@@ -56,60 +104,167 @@ function EnrolIsland({ token, name, kinds }: { token: string; name: string; kind
       }}
     >
       <p>Hello {name}. What you do not know, leave empty.</p>
-      <label className="block">
-        <span className="muted text-small">Which one behaves like yours?</span>
-        <select
-          className="select select-sm w-full"
-          value={said.descriptionId}
-          onChange={(event) => set({ descriptionId: event.target.value })}
-        >
-          {kinds.map(({ id, title, pattern }) => (
-            <option key={id} value={id}>
-              {title}: {pattern}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Kinds {...enrolment} />
+      {isOwn && <OwnKind {...enrolment} />}
       <LabelledText
         title="Serial number, from the label"
         value={said.serial}
         set={(serial) => set({ serial })}
+        most={40}
       />
       <LabelledText
         title="1. What do you call it?"
         value={said.nickname}
         set={(nickname) => set({ nickname })}
+        most={40}
       />
       <LabelledText
         title="2. What does it show when you turn it on?"
         value={said.firmware}
         set={(firmware) => set({ firmware })}
         help="Often a short number such as 1.06."
+        most={20}
       />
-      <label className="block">
-        <span className="muted text-small">3. When was its battery changed?</span>
-        <input
-          type="date"
-          className="input input-sm w-full"
-          value={said.batteryChanged}
-          onChange={(event) => set({ batteryChanged: event.target.value })}
-        />
-      </label>
+      <Day
+        title="3. When was its battery changed?"
+        value={said.batteryChanged}
+        set={(batteryChanged) => set({ batteryChanged })}
+      />
       <LabelledText
         title="4. Which of its numbers do you want to keep for yourself?"
         value={said.keeps}
         set={(keeps) => set({ keeps })}
         help="For example 40-44, 60. Nothing is written there."
+        most={120}
       />
+      <LicencePart {...enrolment} />
       <Fault text={fault} />
-      <button
-        type="submit"
-        className="btn btn-primary btn-sm"
-        disabled={!said.serial.trim() || !said.nickname.trim()}
-      >
+      <button type="submit" className="btn btn-primary btn-sm" disabled={state === 'sending'}>
         Send it
       </button>
     </form>
+  );
+}
+
+function Kinds({ kinds, said, set }: State) {
+  const choice = (id: string, title: string, looks: string): ReactNode => (
+    <label
+      key={id}
+      className="flex min-h-11 cursor-pointer items-start gap-2 border-b border-base-300 py-1.5"
+    >
+      <input
+        type="radio"
+        className="radio radio-sm mt-0.5"
+        name="kind"
+        value={id}
+        checked={said.kind === id}
+        onChange={() => set({ kind: id })}
+      />
+      <span>
+        <strong>{title}</strong>
+        <span className="muted block text-small">{looks}</span>
+      </span>
+    </label>
+  );
+  return (
+    <fieldset>
+      <legend className="font-semibold">Which one is yours?</legend>
+      <div className="max-h-96 overflow-y-auto rounded border border-base-300 px-2">
+        {kinds.map(({ id, title, looks }) => choice(id, title, looks))}
+        {choice(OWN, 'None of these', 'Then a few questions more; what you do not know stays open.')}
+      </div>
+    </fieldset>
+  );
+}
+
+function OwnKind({ kinds, said, set }: State) {
+  const like = kinds.find(({ id }) => id === said.like);
+  return (
+    <fieldset className="space-y-2 rounded border border-base-300 p-3">
+      <legend className="px-1 font-semibold">About yours</legend>
+      <LabelledText
+        title="What is written on it?"
+        value={said.title}
+        set={(title) => set({ title })}
+        help="The name of the model, as on its front or its label."
+        most={40}
+      />
+      <LabelledSelect
+        title="Which one is it most like?"
+        value={said.like}
+        options={kinds.map(({ id, title }) => [id, title] as const)}
+        set={(id) => set({ like: id, answers: {} })}
+      />
+      {like && <p className="muted text-small">{like.looks}</p>}
+      {like?.questions.map((id) => {
+        const { ask, look, answers } = QUESTION_TEXT[id];
+        return (
+          <div key={id}>
+            <LabelledSelect
+              title={ask}
+              value={said.answers[id] ?? NOTHING}
+              options={[[NOTHING, 'I do not know'], ...Object.entries(answers)]}
+              set={(value) => {
+                const { [id]: _, ...others } = said.answers;
+                set({ answers: value === NOTHING ? others : { ...others, [id]: value } });
+              }}
+            />
+            <p className="muted text-tiny">{look}</p>
+          </div>
+        );
+      })}
+    </fieldset>
+  );
+}
+
+function LicencePart({ said, set }: State) {
+  return (
+    <fieldset className="space-y-2 rounded border border-base-300 p-3">
+      <legend className="px-1 font-semibold">Your licence</legend>
+      <LabelledSelect
+        title="Have you a licence to send?"
+        value={said.holds}
+        options={[
+          [NOTHING, 'I do not know'],
+          ...(Object.entries(HOLDS_TEXT) as (readonly [Holds, string])[]),
+        ]}
+        set={(holds) => set({ holds })}
+      />
+      {said.holds !== NOTHING && said.holds !== 'none' && (
+        <>
+          <LabelledSelect
+            title="For what"
+            value={said.service}
+            options={SERVICES}
+            set={(service) => set({ service })}
+          />
+          <LabelledText
+            title="Call sign"
+            value={said.callSign}
+            set={(callSign) => set({ callSign })}
+            most={12}
+          />
+          <Day title="Good until" value={said.expires} set={(expires) => set({ expires })} />
+        </>
+      )}
+      <p className="muted text-small">
+        Until your coordinator has written it down, your set is made to listen only where a licence is needed.
+      </p>
+    </fieldset>
+  );
+}
+
+function Day({ title, value, set }: { title: string; value: string; set: (day: string) => void }) {
+  return (
+    <label className="block">
+      <span className="muted text-small">{title}</span>
+      <input
+        type="date"
+        className="input input-sm w-full"
+        value={value}
+        onChange={(event) => set(event.target.value)}
+      />
+    </label>
   );
 }
 

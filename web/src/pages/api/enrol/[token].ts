@@ -1,8 +1,6 @@
-import { randomUUID } from 'node:crypto';
-import { readNumbers } from '@umbrex/core/fields';
-import { UnitSchema } from '@umbrex/core/model';
 import { countAttempt, LINK_BY_ADDRESS } from '@/server/auth/limits';
 import { endpoint } from '@/server/endpoint';
+import { enrolled } from '@/server/enrol';
 import { NotHere } from '@/server/problem';
 import { useLink } from '@/server/repositories/links';
 import { addThing } from '@/server/store/store';
@@ -16,17 +14,7 @@ export const POST = endpoint('POST /api/enrol/[token]', async ({ db, write, para
   return write(async (trx) => {
     const link = await useLink(trx, params.token);
     if (link?.kind !== 'enrol') throw new NotHere();
-    const { keeps, firmware, ...said } = body;
-    const unit = UnitSchema.parse({
-      ...said,
-      id: randomUUID(),
-      holder: link.personId ? '' : link.name,
-      personId: link.personId,
-      firmware: firmware || 'unknown',
-      keeps: readNumbers(keeps),
-      confirmed: false,
-      note: keeps ? `keeps, as they wrote: ${keeps}` : '',
-    });
+    const unit = await enrolled(trx, body, link);
     await addThing(trx, 'unit', link.workspaceId, unit.id, unit);
     return { nickname: unit.nickname };
   });
