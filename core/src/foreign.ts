@@ -1,15 +1,17 @@
 import type { Cell } from './fit/index';
-import { ownPlaces, type Prepared, prepare, type UnitState } from './flow';
-import { heldMemory, isUnseen } from './memory/index';
+import { afterSheet, ownPlaces, type Prepared, prepare, type UnitState } from './flow';
+import { canErase, diff, heldMemory, isUnseen } from './memory/index';
 import {
   type Channel,
   type Description,
   type Memory,
   type Plan,
   type SlotContent,
+  type SlotValues,
   slotReader,
   slotsOf,
 } from './model/index';
+import { type Proof, prove, type Sheet, writeSheet } from './procedure/index';
 
 /** One channel of somebody else's in a set beside what the plan has there: where, by which steps, and what to put back. */
 export interface Foreign {
@@ -83,4 +85,39 @@ function beforeAt(
   const values = known.slots.get(number);
   if (!slot || values === undefined) return 'unknown';
   return slotReader(description)(slot, values);
+}
+
+/** The way back from somebody else's channel to what stood there: its steps with their proof, or why there are none. */
+export type PutBack =
+  | { readonly is: 'steps'; readonly sheet: Sheet; readonly proof: Proof }
+  /** Nobody knows what stood there; or it was empty, and no step is known that empties such a place. */
+  | { readonly is: 'not-known' }
+  | { readonly is: 'stays' };
+
+/**
+ * What brings a set from a foreign channel back to what is known that it held before.
+ * @param unit as it was before the channel was added
+ */
+export function putBack(description: Description, unit: UnitState, { prepared, before }: Foreign): PutBack {
+  if (before === 'unknown' || prepared.changes.places.some(isUnseen)) return { is: 'not-known' };
+  const { memory: known } = heldMemory(description, unit.holds);
+  const settings: Record<string, number> = {};
+  for (const { id, from } of prepared.changes.settings) {
+    if (from === undefined) return { is: 'not-known' };
+    settings[id] = from;
+  }
+  const slots = new Map<number, SlotValues>();
+  for (const { slot } of prepared.changes.places) {
+    const values = known.slots.get(slot.number);
+    if (values === undefined) return { is: 'not-known' };
+    if (values === null && !canErase(description, slot)) return { is: 'stays' };
+    slots.set(slot.number, values);
+  }
+  const now = afterSheet(description, prepared);
+  const wanted = { slots, settings };
+  const sheet = writeSheet(description, diff(description, now, wanted), {
+    pickedTone: unit.pickedTone ?? 'unknown',
+    resets: false,
+  });
+  return { is: 'steps', sheet, proof: prove(description, now, wanted, sheet) };
 }

@@ -1,6 +1,9 @@
+import { loadedWith } from '@umbrex/core/change';
 import { prepare } from '@umbrex/core/flow';
-import { addForeign, type UsedPlaces } from '@umbrex/core/foreign';
-import { bareChannel } from '@umbrex/core/model';
+import { addForeign, putBack, type UsedPlaces } from '@umbrex/core/foreign';
+import { heldMemory } from '@umbrex/core/memory';
+import { bareChannel, type Description, type Memory, slotsOf } from '@umbrex/core/model';
+import { CALM, doRuns, type Sheet, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
 import { UNSEEN } from '../support/memory';
@@ -82,5 +85,67 @@ describe('a repeater of somebody else’s', () => {
       used,
     );
     expect(other?.cell.slot?.number).not.toBe(number);
+  });
+});
+
+/** Presses the steps of a sheet, in the order in which they are written. */
+function press(set: VirtualDevice, { steps }: Sheet): void {
+  for (const { runs } of steps) {
+    doRuns(
+      runs,
+      (event) => set.take(event),
+      () => set.screen(),
+      CALM.betweenKeysMs,
+    );
+    set.take({ kind: 'wait', ms: CALM.betweenStepsMs });
+  }
+}
+/** A memory as it can be compared, whatever stands where nothing is in use. */
+const plainly = (description: Description, { slots, settings }: Memory) => ({
+  slots: slotsOf(description).map(({ number }) => [number, slots.get(number) ?? null]),
+  settings,
+});
+
+describe('what is put back', () => {
+  const told: string[] = [];
+  it.each(
+    KEYED.flatMap(({ id }) => [
+      [id, 'loaded with the plan'],
+      [id, 'as from the factory'],
+    ]),
+  )('%s, %s: pressed there and back, a virtual set holds what it held before', (id, how) => {
+    const description = shipped(id);
+    const unit =
+      how === 'loaded with the plan'
+        ? loadedWith(PLAN, description)
+        : { keeps: [], accepts: [], holds: NEW as never };
+    const found = addForeign(PLAN, description, unit, VISITOR, usedBy(id));
+    if (found?.prepared.sheet.way !== 'keys') return;
+    const back = putBack(description, unit, found);
+    told.push(back.is);
+    if (back.is === 'not-known') throw new Error('all of it is known');
+    if (back.is === 'stays') {
+      // Then it was empty, and the kind has no way to empty it.
+      expect(found.before).toBeNull();
+      return;
+    }
+    expect(back.proof.proven, String(back.proof.firstDifference?.code)).toBe(true);
+    const { memory } = heldMemory(description, unit.holds);
+    const set = new VirtualDevice(description, memory);
+    press(set, found.prepared.sheet);
+    const number = found.cell.slot?.number ?? -1;
+    // A set that has the pair from the factory changes nothing.
+    if (found.prepared.changes.places.length > 0)
+      expect(set.memory().slots.get(number), 'the channel is there').not.toEqual(memory.slots.get(number));
+    press(set, back.sheet);
+    expect(plainly(description, set.memory())).toEqual(plainly(description, memory));
+  });
+  it('where nobody looked, nobody knows what to put back; most others have steps', () => {
+    const description = shipped('page-handheld');
+    const unit = { keeps: [], accepts: [], holds: UNSEEN };
+    const found = addForeign(PLAN, description, unit, VISITOR, usedBy('page-handheld'));
+    if (!found) throw new Error('it takes one');
+    expect(putBack(description, unit, found)).toEqual({ is: 'not-known' });
+    expect(told.filter((is) => is === 'steps').length).toBeGreaterThan(told.length / 2);
   });
 });

@@ -1,7 +1,7 @@
-import { addForeign } from '@umbrex/core/foreign';
+import { addForeign, type Foreign, putBack } from '@umbrex/core/foreign';
 import { readLine } from '@umbrex/core/listing';
 import type { Channel, ChannelDraft } from '@umbrex/core/model';
-import { type DrawnKeys, drawn } from '@umbrex/core/procedure';
+import { type DrawnKeys, drawn, type Proof, type Sheet } from '@umbrex/core/procedure';
 import { expose } from 'comlink';
 import type { ForeignWork } from '../contract/card';
 import { contentBrief } from '../messages/contents';
@@ -29,11 +29,33 @@ export interface Fitted {
   readonly minutes: number;
   readonly before: string;
   readonly displaces: readonly string[];
-  readonly steps: readonly {
-    readonly says: string;
-    readonly keys: readonly DrawnKeys[];
-    readonly shows: readonly string[];
-  }[];
+  readonly steps: readonly ForeignStep[];
+  /** The way back to what is known that stood there. */
+  readonly back:
+    | { readonly is: 'not-known' | 'stays' | 'not-proven' }
+    | { readonly is: 'steps'; readonly steps: readonly ForeignStep[]; readonly minutes: number };
+}
+export interface ForeignStep {
+  readonly says: string;
+  readonly keys: readonly DrawnKeys[];
+  readonly shows: readonly string[];
+}
+
+function stepsOf(sheet: Sheet, proof: Proof, { description }: ForeignWork): ForeignStep[] {
+  return sheet.steps.map(({ says, runs }, i) => ({
+    says,
+    keys: drawn(runs, description.keys),
+    shows: (proof.screens[i] ?? []).filter((text) => text.trim()),
+  }));
+}
+
+function backOf(work: ForeignWork, found: Foreign): Fitted['back'] {
+  const back = putBack(work.description, work.unit, found);
+  if (back.is !== 'steps') return back;
+  const { sheet, proof } = back;
+  return proof.proven
+    ? { is: 'steps', steps: stepsOf(sheet, proof, work), minutes: Math.ceil(proof.minutes) }
+    : { is: 'not-proven' };
 }
 
 const job = {
@@ -70,11 +92,8 @@ const job = {
       minutes: Math.ceil(proof.minutes),
       before: before === null ? 'nothing' : before === 'unknown' ? '' : contentBrief(before),
       displaces: displaces.flatMap((id) => work.names[id] ?? []),
-      steps: sheet.steps.map(({ says, runs }, i) => ({
-        says,
-        keys: drawn(runs, work.description.keys),
-        shows: (proof.screens[i] ?? []).filter((text) => text.trim()),
-      })),
+      steps: stepsOf(sheet, proof, work),
+      back: backOf(work, found),
     };
   },
 };

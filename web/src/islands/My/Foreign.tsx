@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Keycaps } from '../../components/Keycaps';
 import type { ForeignWork } from '../../contract/card';
 import { airText } from '../../messages/card';
+import { counted } from '../../messages/labels';
 import type { Fitted, Read } from '../../workers/foreign.worker';
 import { fetchForeign } from './hand';
 import type { Hand } from './useHand';
@@ -152,35 +153,67 @@ function Placed({
         </p>
       )}
       <p>
-        {displaces.length > 0
-          ? `To put back: number ${number}, as the sheet of ${set.nickname} has it.`
-          : before === 'nothing'
-            ? `Nothing stands there now by what is known; look that the set shows nothing. To put back: empty number ${number}.`
-            : before === ''
-              ? 'Nobody knows what stands there: look first, and write it down. That is what to put back.'
-              : `There stands now: ${before}. Write it down: that is what to put back.`}
+        {before === 'nothing'
+          ? 'Nothing stands there now by what is known; look that the set shows nothing.'
+          : before === ''
+            ? 'Nobody knows what stands there: look first, and write it down.'
+            : `There stands now: ${before}.`}
       </p>
       {steps.length === 0 ? (
         <p>Nothing is to be done: it stands there already.</p>
       ) : (
         <>
-          <h3 className="mt-2 font-semibold">
-            {steps.length} steps, about {minutes} {minutes === 1 ? 'minute' : 'minutes'}; tried on virtual
-            sets
-          </h3>
-          <ol className="mt-1 list-decimal space-y-2 pl-7">
-            {steps.map((step, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: they are done in this order, and may be the same twice
-              <li key={i} className="text-lg">
-                <Keycaps keys={step.keys} /> <span className="text-plain">{step.says}</span>
-                {step.shows.length > 0 && (
-                  <span className="lcd ml-2 whitespace-pre-wrap text-plain">{step.shows.join(' | ')}</span>
-                )}
-              </li>
-            ))}
-          </ol>
+          <Steps
+            title={`${counted(steps.length, 'step')}, about ${counted(minutes, 'minute')}; tried on virtual sets`}
+            steps={steps}
+          />
+          <Back fitted={fitted} set={set} />
         </>
       )}
+    </>
+  );
+}
+
+/** What is to be done once the journey is over. */
+function Back({ fitted: { back, number, displaces }, set }: { fitted: Fitted; set: CardSet }) {
+  if (back.is === 'steps')
+    return (
+      <details className="mt-3 border-t border-base-300">
+        <summary className="flex min-h-12 cursor-pointer items-center font-semibold">
+          To put back what stood there
+        </summary>
+        <Steps
+          title={`${counted(back.steps.length, 'step')}, about ${counted(back.minutes, 'minute')}; tried on virtual sets, from what stands there once the steps above are done`}
+          steps={back.steps}
+        />
+      </details>
+    );
+  return (
+    <p className="mt-3 border-t border-base-300 pt-2">
+      {displaces.length > 0
+        ? `To put back: number ${number}, as the sheet of ${set.nickname} has it.`
+        : back.is === 'stays'
+          ? `To put back: no step is known that empties number ${number}. It stays until its set is loaded anew; do not talk on it where you have no leave.`
+          : 'To put back: what you wrote down. Nobody knows what stood there, so there are no steps for it.'}
+    </p>
+  );
+}
+
+function Steps({ title, steps }: { title: string; steps: Fitted['steps'] }) {
+  return (
+    <>
+      <h3 className="mt-2 font-semibold">{title}</h3>
+      <ol className="mt-1 list-decimal space-y-2 pl-7">
+        {steps.map((step, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: they are done in this order, and may be the same twice
+          <li key={i} className="text-lg">
+            <Keycaps keys={step.keys} /> <span className="text-plain">{step.says}</span>
+            {step.shows.length > 0 && (
+              <span className="lcd ml-2 whitespace-pre-wrap text-plain">{step.shows.join(' | ')}</span>
+            )}
+          </li>
+        ))}
+      </ol>
     </>
   );
 }
