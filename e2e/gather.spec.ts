@@ -158,7 +158,7 @@ test('a holder tells of their own set by link, and the coordinator confirms it',
   await page.getByRole('button', { name: 'Confirm Unn’s radio' }).click();
   await expect(page.getByText('Unn’s radio is saved.')).toBeVisible();
   await expect(page.getByText('UT-0042')).toBeVisible();
-  await expect(page.getByText('Quayside 5').first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Quayside 5/ })).toBeVisible();
 });
 
 test('a role is changed only once it is saved, and nobody is taken out by one slip', async ({ page }) => {

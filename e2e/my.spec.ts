@@ -183,7 +183,14 @@ test.describe('a member who signed in', () => {
     await page.getByRole('button', { name: 'Sign out' }).click();
     await page.waitForURL(/sign-in/);
     await page.goto('/my');
-    await page.waitForURL(/sign-in/);
+    // Sent to sign in by the server, or told so by the page that this phone kept.
+    await expect(
+      page
+        .getByText('You are not signed in')
+        .or(page.getByRole('button', { name: 'Sign in' }))
+        .first(),
+    ).toBeVisible();
+    await expect(page.getByText('Ada Brunlow')).toHaveCount(0);
   });
 });
 
@@ -225,6 +232,64 @@ plain.describe('without a network', () => {
       fleet.databaseUrl,
       `select (document->>'step')::int as step, at from report where what = 'step' order by at, step`,
     ) as Promise<{ step: number; at: Date }[]>;
+
+  plain(
+    'a page that was kept is there at once, and the one of another build at the visit after',
+    async ({ browser }) => {
+      const served = await fleet.serve();
+      await served.signIn();
+      const context = await browser.newContext(PHONE);
+      const { page } = await opened(served, context);
+      const address = page.url().split('#')[0] ?? '';
+      const isKept = async () => {
+        await page.goto(`${address}#more`);
+        await expect(page.getByText('work without a network')).toBeVisible();
+      };
+      await isKept();
+      /** What stands in the cache, and what is put there in place of the page. */
+      const inCache = (work: 'paths' | 'earlier') =>
+        page.evaluate(async (what) => {
+          const cache = await caches.open('umbrex-hand-shell');
+          const html = (await (await cache.match('/my'))?.text()) ?? '';
+          const headers = { 'content-type': 'text/html' };
+          if (what === 'earlier')
+            await cache.put(
+              '/my',
+              new Response(html.replace('<title>Your card', '<title>Earlier'), { headers }),
+            );
+          return (await cache.keys()).map(({ url }) => new URL(url).pathname);
+        }, work);
+      // An earlier page is shown at once, without asking; the server's own is kept meanwhile, and shown next.
+      await inCache('earlier');
+      await page.reload();
+      await expect(page).toHaveTitle(/^Earlier/);
+      await isKept();
+      await expect(async () => {
+        await page.reload();
+        expect(await page.title()).toMatch(/^Your card/);
+      }).toPass();
+      // Where the server has another build its page is not mixed with parts of this one: it is fetched whole at the next visit.
+      const before = await inCache('paths');
+      await page.route(address, async (route) => {
+        if (route.request().isNavigationRequest()) return route.continue();
+        const answer = await route.fetch();
+        await route.fulfill({
+          response: answer,
+          body: `${await answer.text()}<script src="/_astro/other.abc.js"></script>`,
+        });
+      });
+      await page.reload();
+      await expect(async () => expect(await inCache('paths')).toContain('/my/another-build')).toPass();
+      expect((await inCache('paths')).filter((path) => path !== '/my/another-build').sort()).toEqual(
+        before.sort(),
+      );
+      await page.unroute(address);
+      await page.reload();
+      await expect(async () => expect(await inCache('paths')).not.toContain('/my/another-build')).toPass();
+      await context.close();
+      await served.stop();
+    },
+  );
 
   plain(
     'ten steps that were done while the server was away arrive once, in order, with their times',
@@ -335,6 +400,76 @@ plain.describe('without a network', () => {
       const other = await context.newPage();
       await other.goto(`${new URL(address).origin}/my/${'a'.repeat(43)}`);
       await seen(other, 'No network, and nothing kept here');
+      await context.close();
+    },
+  );
+
+  plain(
+    'the list of a bench day is ticked while the server is away, over a reload, and arrives once',
+    async ({ browser }) => {
+      plain.setTimeout(120_000);
+      const first = await fleet.serve();
+      await first.signIn();
+      const context = await browser.newContext();
+      const page = await context.newPage();
+      await page.goto(first.url);
+      await page.getByRole('button', { name: /, coordinator$/i }).click();
+      await page.waitForURL(/plans/);
+      const [, path = ''] = /(\/plans\/[\w-]+)/.exec(page.url()) ?? [];
+      const address = `${first.url}${path}/bench`;
+      await page.goto(address);
+      const list = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Done / }) });
+      await expect(list.first()).toBeVisible();
+      const isKept = () =>
+        page.evaluate(async () => {
+          const worker = await navigator.serviceWorker.getRegistration();
+          const page = await caches.match(window.location.pathname);
+          return Boolean(worker?.active && page);
+        });
+      await expect(async () => expect(await isKept()).toBe(true)).toPass();
+      const names = await list.getByRole('link').allTextContents();
+      expect(names.length).toBeGreaterThan(3);
+      await first.stop();
+      const done = (name: string) => page.getByRole('button', { name: `Done ${name}`, exact: true });
+      const line = (name: string) =>
+        page
+          .getByRole('listitem')
+          .filter({ has: page.getByRole('link', { name, exact: true }) })
+          .first();
+      for (const name of names.slice(0, 2)) {
+        await done(name).click();
+        await expect(line(name)).toContainText('done');
+      }
+      await expect(page.getByText(/^The server does not answer. 2 ticks wait in this browser/)).toBeVisible();
+      // Loaded anew, and closed and opened again, with no server.
+      await page.reload();
+      await expect(line(names[0] ?? '')).toContainText('done');
+      await page.close();
+      const again = await context.newPage();
+      await again.goto(address);
+      await again.getByRole('button', { name: `Done ${names[2]}`, exact: true }).click();
+      await expect(again.getByText(/3 ticks wait/)).toBeVisible();
+      const ticks = () =>
+        query(fleet.databaseUrl, `select what, unit_id from report where what = 'bench-done' order by at`);
+      expect(await ticks()).toEqual([]);
+      const second = await fleet.serve({ PORT: new URL(first.url).port });
+      await again.getByRole('button', { name: 'Send now' }).click();
+      await expect(again.getByText(/ticks wait/)).toHaveCount(0);
+      await again.reload();
+      for (const name of names.slice(0, 3))
+        await expect(
+          again
+            .getByRole('listitem')
+            .filter({ has: again.getByRole('link', { name, exact: true }) })
+            .first(),
+        ).toContainText('done');
+      expect((await ticks()).length).toBe(3);
+      // Whoever signs out leaves no list behind.
+      await again.getByText(/, coordinator, demo/).click();
+      await again.getByRole('button', { name: 'Sign out' }).click();
+      await again.waitForURL(/sign-in/);
+      expect(await again.evaluate(() => caches.has('umbrex-bench'))).toBe(false);
+      await second.stop();
       await context.close();
     },
   );

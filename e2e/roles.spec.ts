@@ -148,6 +148,7 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'POST /benches': 'editor',
   'PUT /benches/[id]': 'editor',
   'DELETE /benches/[id]': 'editor',
+  'POST /benches/[id]/marks': 'editor',
   'POST /edits/[editId]/undo': 'editor',
   // Last: they end the session they are called with.
   'DELETE /session/all': 'observer',
@@ -370,6 +371,11 @@ async function bodyFor(
         version: 1,
         value: { id: ids.id, name: 'Taken', planId: ids.planId, revision: 1, day: '2026-12-05' },
       };
+    case 'POST /benches/[id]/marks': {
+      const at = '2026-12-05T10:00:00Z';
+      const mark = { id: '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b0aa', setId: ids.unitId, state: 'begun', at };
+      return { marks: [{ ...mark, day: '2026-12-05', minute: 600 }] };
+    }
     case 'POST /plans/[planId]/revisions':
       return { draft: 'a'.repeat(64), after: 3, reason: 'Taken', effectiveFrom: '2026-12-01' };
     case 'POST /plans/[planId]/revisions/[number]/withdraw':

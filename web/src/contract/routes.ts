@@ -26,7 +26,7 @@ import {
 import type { Grounds } from '@umbrex/core/rules';
 import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
-import type { BenchWays } from './bench';
+import { type BenchMarksAnswer, BenchMarksSchema, type BenchWays } from './bench';
 import { type ForeignWork, type ReportAnswer, ReportsSchema } from './card';
 import { PublishSchema, type PublishView, type RevisionHead, SeenOfSetsSchema } from './revisions';
 import type { Role } from './roles';
@@ -285,6 +285,7 @@ export const ROUTES = {
   'POST /api/benches': add<BenchDay>(SCHEMAS.bench),
   'PUT /api/benches/[id]': change<BenchDay>(SCHEMAS.bench),
   'DELETE /api/benches/[id]': take(),
+  'POST /api/benches/[id]/marks': route<BenchMarksAnswer>()('editor', BenchMarksSchema),
 
   /** The description of a kind as the document that is brought in again, as a download. */
   'GET /api/descriptions/[descriptionId]': route<Response>()('member', null),

@@ -11,6 +11,8 @@ declare const self: ServiceWorkerGlobalScope;
 
 /** Its name stands in the page too, which fills it (`islands/My/offline.ts`). */
 const SHELL = 'umbrex-hand-shell';
+/** Stands in the cache once the server has another build than the page that was kept; that one is fetched next. */
+const ANOTHER = '/my/another-build';
 /** A server that does not answer in this time is as good as none, in seconds. */
 const WAITS_S = 4;
 
@@ -19,18 +21,46 @@ void self.addEventListener('activate', (event) => event.waitUntil(self.clients.c
 
 const isCard = (pathname: string) => pathname === '/my' || pathname.startsWith('/my/');
 
+/** The page from the server, and without an answer the one that was kept. Only the page itself keeps one: it knows all that it is made of. */
+const fromServer = new NetworkFirst({
+  cacheName: SHELL,
+  networkTimeoutSeconds: WAITS_S,
+  plugins: [
+    {
+      // One page stands for all cards.
+      cacheKeyWillBeUsed: async () => new Request('/my'),
+      cacheWillUpdate: async () => null,
+      // A server that has no database, or is just being stopped, is none.
+      fetchDidSucceed: async ({ response }) => {
+        if (response.status >= 500) throw new Error(`the server answers ${response.status}`);
+        return response;
+      },
+    },
+  ],
+});
 registerRoute(
   ({ request, url }) => request.mode === 'navigate' && isCard(url.pathname),
+  async (options) => {
+    const cache = await caches.open(SHELL);
+    const [kept, another] = await Promise.all([cache.match('/my'), cache.match(ANOTHER)]);
+    // Kept whole, and of the build that the server had when it was last asked: it is there at once, and what is on the card comes after it.
+    return kept && !another ? kept : fromServer.handle(options);
+  },
+);
+
+/** The list of a bench day, which has a registration of its own: always the server's first, since it shows who does what. */
+const BENCH = 'umbrex-bench';
+const isForBench = /\/bench$/.test(new URL(self.registration.scope).pathname);
+registerRoute(
+  ({ request, url }) =>
+    isForBench && request.mode === 'navigate' && /^\/plans\/[\w-]+\/bench$/.test(url.pathname),
   new NetworkFirst({
-    cacheName: SHELL,
+    cacheName: BENCH,
     networkTimeoutSeconds: WAITS_S,
+    matchOptions: { ignoreSearch: true },
     plugins: [
       {
-        // One page stands for all cards.
-        cacheKeyWillBeUsed: async () => new Request('/my'),
-        cacheWillUpdate: async ({ response }) =>
-          response.status === 200 && !response.redirected ? response : null,
-        // A server that has no database, or is just being stopped, is none.
+        cacheWillUpdate: async () => null,
         fetchDidSucceed: async ({ response }) => {
           if (response.status >= 500) throw new Error(`the server answers ${response.status}`);
           return response;
@@ -45,5 +75,5 @@ registerRoute(
     sameOrigin &&
     (url.pathname.startsWith('/_astro/') ||
       /^\/(icon[\w-]*\.(svg|png)|manifest\.webmanifest)$/.test(url.pathname)),
-  new CacheFirst({ cacheName: SHELL }),
+  new CacheFirst({ cacheName: isForBench ? BENCH : SHELL }),
 );

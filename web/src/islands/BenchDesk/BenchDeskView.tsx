@@ -2,6 +2,7 @@ import type { BenchDay } from '@umbrex/core/model';
 import { useState } from 'react';
 import { clockText, finishText, TASK_STATE, TASK_WAY } from '../../messages/bench';
 import { dayText } from '../../messages/days';
+import { counted } from '../../messages/labels';
 import { Empty } from '../../ui/Empty';
 import { BenchChart } from './BenchChart';
 import { BenchForm } from './BenchForm';
@@ -113,11 +114,39 @@ function Day(desk: Desk & { day: BenchDay }) {
             </a>
           </p>
           {day.lowerBoundMin !== null && <p>{finishText(finish, day.lowerBoundMin, day.beginsMin)}</p>}
-          <BenchChart {...desk} />
-          <Lists {...desk} />
+          <Waits {...desk} />
+          <BenchChart {...desk} day={desk.shown ?? day} />
+          <Lists {...desk} day={desk.shown ?? day} />
           <Labels {...desk} />
         </>
       )}
+    </div>
+  );
+}
+
+/** What was ticked and is not at the server yet. */
+function Waits({ marks: { waiting, isAway, drop, send }, setName }: Desk) {
+  const open = waiting.filter(({ why }) => why === '');
+  const refused = waiting.filter(({ why }) => why !== '');
+  return (
+    <div className="print-hide" role="status">
+      {isAway && open.length > 0 && (
+        <p className="finding" data-severity="warning">
+          {`The server does not answer. ${counted(open.length, 'tick')} ${open.length === 1 ? 'waits' : 'wait'} in this browser, and ${open.length === 1 ? 'is' : 'are'} sent once it does, with ${open.length === 1 ? 'its time' : 'their times'}. `}
+          <button type="button" className="btn btn-outline btn-xs" onClick={() => void send()}>
+            Send now
+          </button>
+        </p>
+      )}
+      {refused.map(({ mark, why }) => (
+        <p key={mark.id} className="finding mt-1" data-severity="error">
+          <strong>{setName(mark.setId)}</strong>
+          {`, ${TASK_STATE[mark.state]}: ${why} `}
+          <button type="button" className="btn btn-outline btn-xs" onClick={() => void drop(mark.id)}>
+            Let it go<span className="sr-only"> of {setName(mark.setId)}</span>
+          </button>
+        </p>
+      ))}
     </div>
   );
 }

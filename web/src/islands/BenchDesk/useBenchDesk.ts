@@ -7,6 +7,7 @@ import { benchInWorker } from '../../workers/benchClient';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { type Held, useHeld } from '../desk/useHeld';
+import { useMarks, withWaiting } from './useMarks';
 
 export interface BenchSet {
   readonly id: string;
@@ -25,6 +26,8 @@ export interface BenchProps {
   readonly sets: readonly BenchSet[];
   readonly today: string;
   readonly mayEdit: boolean;
+  /** Who ticks: what waits is sent as theirs. */
+  readonly who: string;
 }
 
 /** Which sets had no place, and why. */
@@ -50,6 +53,7 @@ export function useBenchDesk(props: BenchProps) {
   const stop = useRef<() => void>(undefined);
   const given = useRef(0);
   useEffect(() => () => stop.current?.(), []);
+  const marks = useMarks(props.who, days.keep);
   const open = days.held.find(({ value }) => value.id === openId) ?? null;
   const setOf = new Map(sets.map((set) => [set.id, set]));
   const personOf = new Map(people.map(({ id, name }) => [id, name]));
@@ -139,50 +143,6 @@ export function useBenchDesk(props: BenchProps) {
     setWorking(false);
   };
 
-  /** What became of a set; one that is done is on record as loaded. */
-  const mark = async (setId: string, state: BenchDay['progress'][string]) => {
-    if (!open) return;
-    const { value } = open;
-    const set = setOf.get(setId);
-    const task = value.tasks.find((one) => one.setId === setId);
-    if (state === 'done' && set) {
-      try {
-        const seen = {
-          what: 'loaded',
-          of: value.revision,
-          way: task?.way ?? 'unknown',
-          day: today,
-          by: '',
-        } as const;
-        await call(
-          'POST /api/plans/[planId]/seen',
-          { planId },
-          { sets: [{ id: setId, version: set.version }], seen },
-        );
-      } catch (error) {
-        $notice.set({
-          text: failureText(
-            error,
-            `${set.nickname} was changed meanwhile. Load the page again, then say it once more.`,
-          ),
-          kind: 'failed',
-        });
-        return;
-      }
-    }
-    const now = nowOf(value);
-    const isToday = value.day === today;
-    const tasks = value.tasks.map((one) =>
-      one.setId !== setId || !isToday
-        ? one
-        : state === 'begun'
-          ? { ...one, fromMin: now, toMin: Math.min(1440, now + one.toMin - one.fromMin) }
-          : state === 'done'
-            ? { ...one, toMin: Math.max(Math.min(one.fromMin, now), Math.min(1440, now)) }
-            : one,
-    );
-    await save({ progress: { ...value.progress, [setId]: state }, tasks });
-  };
   return {
     ...props,
     days,
@@ -199,7 +159,11 @@ export function useBenchDesk(props: BenchProps) {
       name: setOf.get(id)?.nickname ?? 'a set that is gone',
       why: LEFT_TEXT[why],
     })),
-    mark,
+    mark: (setId: string, state: BenchDay['progress'][string]) =>
+      open ? marks.mark(open.value.id, setId, state) : Promise.resolve(),
+    marks,
+    /** The same with what waits to be sent. */
+    shown: open && withWaiting(open.value, marks.waiting),
     setName: (id: string) => setOf.get(id)?.nickname ?? 'a set that is gone',
     personName: (id: string) => personOf.get(id) ?? 'somebody who is gone',
     remove: () => (open ? days.remove(open) : Promise.resolve(false)),

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { ageText, momentText, stateText } from '../../messages/card';
-import { canKeep, isKept } from './offline';
+import { isKept } from './offline';
 import { Age } from './parts';
+import { canKeep } from './shell';
 import type { Hand } from './useHand';
 
 /** What waits to be sent, whether the card works without a network, on paper, and the way to the desk. */

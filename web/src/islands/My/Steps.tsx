@@ -64,14 +64,18 @@ function Work({ hand, set, steps, progress, setProgress }: WorkProps) {
   const step = steps.steps[next - 1];
   const before = steps.steps[next - 2];
 
+  /** How far it is with what is being kept just now: a second press counts on from there. */
+  const latest = useRef(progress);
   const keep = async (to: number, isDone: boolean) => {
+    const done = latest.current?.done ?? 0;
     const now: Progress = {
       sheet: steps.sheet,
       next: to,
-      done: Math.max(progress?.done ?? 0, isDone ? to - 1 : 0),
+      done: Math.max(done, isDone ? to - 1 : 0),
       at: new Date().toISOString(),
     };
-    const counts = isDone && to - 1 > (progress?.done ?? 0);
+    latest.current = now;
+    const counts = isDone && to - 1 > done;
     const report = {
       ...newReport(set.id),
       what: 'step',
@@ -80,24 +84,22 @@ function Work({ hand, set, steps, progress, setProgress }: WorkProps) {
       step: to - 1,
       steps: total,
     } as const satisfies Report;
+    const waiting = reportOf(hand.whose, hand.card, report, `${set.nickname}: step ${to - 1} of ${total}`);
+    // Shown once it is kept: what is seen is there after the tab is closed. A browser that keeps nothing goes on all the same.
+    await keepProgress(scopeOf(hand.whose), set.id, now, counts ? [waiting] : []).catch(() => undefined);
     setProgress(now);
-    await keepProgress(
-      scopeOf(hand.whose),
-      set.id,
-      now,
-      counts ? [reportOf(hand.whose, hand.card, report, `${set.nickname}: step ${to - 1} of ${total}`)] : [],
-    );
     if (counts) hand.sendSoon();
   };
+  const at = () => latest.current?.next ?? 1;
   const forth = () => {
-    if (isElse || next > total) return;
+    if (isElse || at() > total) return;
     setSince(Date.now());
-    void keep(next + 1, true);
+    void keep(at() + 1, true);
   };
   const back = () => {
-    if (isElse || next <= 1) return;
+    if (isElse || at() <= 1) return;
     setSince(null);
-    void keep(next - 1, false);
+    void keep(at() - 1, false);
   };
 
   useSpoken(isAloud && isBegun && !isElse ? step : undefined);

@@ -1,4 +1,4 @@
-import { type Card, type CardSteps, MOST_REPORTS } from '@umbrex/core/card';
+import { CARD_FORMAT, type Card, type CardSteps, MOST_REPORTS } from '@umbrex/core/card';
 import type { ForeignWork, Report, ReportAnswer } from '../../contract/card';
 import { address, NoAnswer, Refusal } from '../desk/ask';
 import {
@@ -16,6 +16,7 @@ import {
   type Waiting,
   waitingOf,
 } from './kept';
+import { markAnother } from './shell';
 
 /** Whose card an address is about: one's own, of a plan or the one that was published last, or that of a link. */
 export type Whose = { readonly token: string } | { readonly plan: string | null };
@@ -80,6 +81,8 @@ export async function fetchCard(whose: Whose): Promise<Fetched> {
       'token' in whose
         ? await get<Card>(address('GET /api/my/[token]', { token: whose.token }), new URLSearchParams())
         : await get<Card>('/api/my', planOf(whose));
+    // A page of an earlier build that was kept: the server's own reads what the server writes.
+    if (card.format !== CARD_FORMAT && (await markAnother())) window.location.reload();
     // A browser that keeps nothing, as some do in private, shows it all the same.
     await keepFor(scope, card).catch(() => undefined);
     return { card, ended: null, isFresh: true };

@@ -1,12 +1,7 @@
 import type { Card } from '@umbrex/core/card';
 import { scopeOf, type Whose } from './hand';
 import { keptSteps } from './kept';
-
-/** The cache in which the worker keeps what a card is made of; its name stands in the worker too. */
-const SHELL = 'umbrex-hand-shell';
-
-/** Whether this browser can work without a network here: browsers keep pages for https and for one's own machine alone. */
-export const canKeep = (): boolean => 'serviceWorker' in navigator && window.isSecureContext;
+import { ANOTHER, canKeep, markAnother, partsOf, SHELL } from './shell';
 
 let isAsked = false;
 
@@ -28,11 +23,19 @@ export async function keepForOffline(): Promise<void> {
       .filter(({ origin, pathname }) => origin === window.location.origin && isOfShell(pathname))
       .map(({ pathname }) => pathname);
     const shell = [...own, ...LATER];
+    // The page itself holds nothing of anybody: one stands for all cards.
+    const page = await fetch(window.location.pathname, { credentials: 'same-origin' });
+    if (!page.ok || page.redirected) return;
+    if (!partsOf(await page.clone().text()).every((path) => shell.includes(path))) {
+      // The server has another build by now. What was kept stays whole, and is there once more where there is no network.
+      await markAnother();
+      return;
+    }
     const cache = await caches.open(SHELL);
     const there = new Set((await cache.keys()).map(({ url }) => new URL(url).pathname));
     await Promise.all([...new Set(shell)].filter((path) => !there.has(path)).map((path) => cache.add(path)));
-    // The page itself holds nothing of anybody: one stands for all cards.
-    await cache.put('/my', await fetch(window.location.pathname, { credentials: 'same-origin' }));
+    await cache.put('/my', page);
+    await cache.delete(ANOTHER);
     for (const path of there)
       if (path.startsWith('/_astro/') && !shell.includes(path)) await cache.delete(path);
   } catch {

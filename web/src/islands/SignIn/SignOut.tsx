@@ -9,6 +9,7 @@ function SignOutIsland() {
     forgetTyped();
     // What this browser kept for the phone is of whoever signs out.
     await (await import('../My/kept')).forgetSignedIn();
+    await (await import('../BenchDesk/offline')).forgetBench();
     window.location.assign('/sign-in');
   };
   return (

@@ -1,7 +1,7 @@
 import { type Names, THINGS } from '@umbrex/core/fields';
 import type { Finding } from '@umbrex/core/findings';
 import type { BenchDay, Net, Person, Station, Team, Unit } from '@umbrex/core/model';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { Versioned } from '../../contract/things';
 import { findingText } from '../../messages/findings';
 import { call, failureText, isGone, newerOf, Refusal } from './api';
@@ -50,8 +50,11 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
     return () => document.removeEventListener('umbrex:undone', anew);
   }, []);
 
-  const keep = (current: Held<T>) =>
-    setHeld((now) => now.map((entry) => (entry.value.id === current.value.id ? current : entry)));
+  const keep = useCallback(
+    (current: Held<T>) =>
+      setHeld((now) => now.map((entry) => (entry.value.id === current.value.id ? current : entry))),
+    [],
+  );
 
   /** @param clash what to do when somebody changed it meanwhile: with the newer state, or nothing when it is gone */
   const attempt = async (
@@ -123,5 +126,5 @@ export function useHeld<L extends keyof Lists, T extends Lists[L] = Lists[L]>(
       setHeld((now) => now.filter((entry) => entry.value.id !== value.id));
       return { text: `${titleOf(value)} is deleted.`, editId };
     });
-  return { held, add, save, remove };
+  return { held, add, save, remove, keep };
 }
