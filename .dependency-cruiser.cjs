@@ -44,7 +44,7 @@ module.exports = {
     stage('revision', 'model'),
     stage('calendar', 'model'),
     stage('astray', 'model', 'memory', 'procedure'),
-    stage('bench', 'memory'),
+    stage('bench', 'memory', 'model'),
     stage('evidence', 'model'),
     stage('verify', 'model', 'fit', 'procedure', 'rules'),
     // A set that a program loads is proven by its data file.
