@@ -61,7 +61,16 @@ test('a table is pasted, its columns matched, bad lines named, and then all of i
   await expect(dialog.getByText('1 can be brought in, 1 are there already, 1 cannot.')).toBeVisible();
   await expect(dialog.getByText('Line 4, Teams: “Divers”')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Bring in 1' })).toBeDisabled();
-  await table.fill(head + good);
+  // What cannot be taken is settled where it stands, cell by cell, or taken out.
+  await dialog.getByRole('textbox', { name: 'Teams of line 4' }).fill('Watch');
+  await dialog.getByRole('button', { name: 'Take this as Teams of line 4' }).click();
+  await expect(dialog.getByText('Line 4, Teams: “Divers”')).toHaveCount(0);
+  await expect(dialog.getByRole('textbox', { name: 'Licences of line 4' })).toHaveValue('pilot');
+  await dialog.getByRole('button', { name: 'Leave it empty: Licences of line 4' }).click();
+  await expect(dialog.getByText('2 can be brought in, 1 are there already.')).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  await table.fill(`${head}${good}Tor Lund\t\tpilot\tDivers\n`);
+  await dialog.getByRole('button', { name: 'Take line 4 out' }).click();
   await dialog.getByRole('button', { name: 'Bring in 1' }).click();
   await expect(page.getByRole('button', { name: /^Siv Marrow/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Tor Lund/ })).toHaveCount(0);

@@ -24,6 +24,7 @@ export const ENTRY_CODES = [
   'facts-review',
   'cells-clock',
   'cells-due',
+  'memory-cell',
   'alert-test',
   'firmware',
 ] as const;
@@ -59,9 +60,9 @@ export interface CalendarOf {
   readonly people: readonly Pick<Person, 'id' | 'name' | 'licences'>[];
   readonly units: readonly Pick<
     Unit,
-    'id' | 'descriptionId' | 'nickname' | 'batteryChanged' | 'testHeard' | 'firmware'
+    'id' | 'descriptionId' | 'nickname' | 'batteryChanged' | 'memoryCellChanged' | 'testHeard' | 'firmware'
   >[];
-  readonly descriptions: readonly Pick<Description, 'id' | 'title' | 'kind'>[];
+  readonly descriptions: readonly Pick<Description, 'id' | 'title' | 'kind' | 'memoryCellYears'>[];
   readonly stations: readonly Station[];
   readonly revisions: readonly Pick<Revision, 'number' | 'effectiveFrom' | 'reason'>[];
   /** Where the group's own clocks are: bench days and the change of clocks go by them. */
@@ -258,6 +259,13 @@ function unitEntries(
         [7],
       ),
     ),
+    ...units.flatMap(({ id, descriptionId, nickname, memoryCellChanged }) => {
+      const years = kinds.get(descriptionId)?.memoryCellYears;
+      if (years === undefined) return [];
+      // Of one that nobody knows of somebody is to look at once.
+      const when = memoryCellChanged === 'unknown' ? today : later(yearsOn(memoryCellChanged, years), today);
+      return [day('memory-cell', id, when, [nickname], [30], memoryCellChanged)];
+    }),
     ...alerts.map(({ id, nickname, testHeard }) =>
       day('alert-test', id, testHeard === 'unknown' ? today : later(daysOn(testHeard, TEST_DAYS), today), [
         nickname,
@@ -274,6 +282,14 @@ function unitEntries(
           ),
         ]),
   ];
+}
+
+/** The same day some years on; of a leap day the last of February. */
+function yearsOn(day: string, years: number): string {
+  const [year = '', month, date] = day.split('-');
+  const on = Number(year) + years;
+  const isLeap = new Date(Date.UTC(on, 1, 29)).getUTCMonth() === 1;
+  return `${on}-${month}-${month === '02' && date === '29' && !isLeap ? '28' : date}`;
 }
 
 /** The first of the next month: what has no day of its own comes up once a month. */

@@ -16,12 +16,12 @@ export const CHANNEL_FIELDS = {
     synonyms: ['transmit mhz', 'tx', 'input'],
   }),
   transmitTone: field('transmit tone', tone, true, {
-    synonyms: ['tx tone', 'tone', 'input tone', 'encode'],
+    synonyms: ['tx tone', 'tone', 'input tone', 'tone in', 'in tone', 'encode', 'access tone'],
     // A channel that sends nothing sends no tone, and everybody may know that.
     hidden: secretTone(({ transmitHz }) => (transmitHz === null ? 'off' : 'unknown'), 'transmitTone'),
   }),
   receiveTone: field('receive tone', tone, true, {
-    synonyms: ['rx tone', 'output tone', 'decode'],
+    synonyms: ['rx tone', 'output tone', 'tone out', 'out tone', 'decode'],
     hidden: secretTone(() => 'unknown', 'receiveTone'),
   }),
   receivePolicy: field(

@@ -54,3 +54,9 @@ export function field<T, V, const S extends boolean>(
   const read: Form<V>['read'] = (cell, names) => form.read(form.exact ? cell : cell.trim(), names);
   return { ...form, read, title, column, synonyms, hidden, sheet };
 }
+
+/** A column of a table: its title, which is its key, and what else people call it. */
+export interface Column {
+  readonly title: string;
+  readonly synonyms: readonly string[];
+}

@@ -1,19 +1,25 @@
 import type { z } from 'zod';
 import type { Finding } from '../findings/index';
-import type { Names } from './field';
+import type { Column, Names } from './field';
 import { alike } from './forms';
+import { OFFSET_COLUMNS, withOffset } from './offset';
 import { type FieldsOf, fieldsOf, shapeOf, THINGS, type ThingKind } from './things';
-
-/** A column of a table: its title, which is its key, and what else people call it. */
-export interface Column {
-  readonly title: string;
-  readonly synonyms: readonly string[];
-}
 
 /** The columns of a thing's table; fields that share one stand in it together. */
 export function columnsOf(kind: ThingKind): Column[] {
   const columns = new Map(fieldsOf(kind).map(([, { column, synonyms }]) => [column, synonyms]));
   return [...columns].map(([title, synonyms]) => ({ title, synonyms }));
+}
+
+/** The columns that a table may have that is brought in: its own, and for channels those that say where it sends by an offset. */
+export function columnsToRead(kind: ThingKind): Column[] {
+  return [...columnsOf(kind), ...(kind === 'channel' ? OFFSET_COLUMNS : [])];
+}
+
+/** Whether a cell of a column may be left empty. */
+export function mayBeEmpty(kind: ThingKind, column: string, names: Names): boolean {
+  const those = fieldsOf(kind).filter(([, field]) => field.column === column);
+  return those.length > 0 && those.every(([, { read }]) => read('', names) !== undefined);
 }
 
 /** Things as the rows of a table with a header, such that reading it gives the same things. */
@@ -91,7 +97,9 @@ export function readTable<K extends ThingKind>(kind: K, input: Rows<FieldsOf[K]>
     input.mapping.forEach((title, k) => {
       if (title !== null) cells[title] = unquoted(row[k] ?? '');
     });
-    const { draft, findings } = readCells(kind, cells, input.names, line);
+    const placed = kind === 'channel' ? withOffset(cells, line) : { cells, findings: [] };
+    const { draft, findings } = readCells(kind, placed.cells, input.names, line);
+    findings.push(...placed.findings);
     const parsed = (schema as z.ZodType<FieldsOf[K]>).safeParse({
       ...draft,
       ...(shapeOf(kind).id && { id: input.newId() }),

@@ -65,6 +65,9 @@ export const UNIT_FIELDS = {
   fleetId: field('fleet ID', line, true, { synonyms: ['id', 'fleet', 'unit id', 'ptt id'] }),
   accessories: field('accessories', line, false, { synonyms: ['accessory', 'extras'] }),
   batteryChanged: field('battery changed', day, false, { synonyms: ['battery', 'cell', 'batteries'] }),
+  memoryCellChanged: field('memory cell changed', day, false, {
+    synonyms: ['memory cell', 'backup cell', 'memory battery', 'backup battery'],
+  }),
   testHeard: field('test heard', day, false, { synonyms: ['alert test', 'weekly test', 'last test'] }),
   keeps: field('kept numbers', numbers(500), true, {
     synonyms: ['keeps', 'kept', 'reserved'],

@@ -141,6 +141,8 @@ const shape = z.strictObject({
   antenna: z.enum(['fixed', 'removable', 'unknown']).default('unknown'),
   /** Absent where it has a display; without one nobody can read a place back. */
   display: z.literal('none').optional(),
+  /** How long the cell lasts that keeps its memory, in years; absent where it has none, or nobody said. */
+  memoryCellYears: z.number().int().min(1).max(30).optional(),
   /** Services whose certification it carries. */
   certifiedFor: z.union([unknown, z.array(z.enum(SERVICE_IDS))]),
   /** The firmware versions it was written for. */

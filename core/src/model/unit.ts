@@ -35,6 +35,8 @@ export const UnitSchema = z.strictObject({
   accessories: line.max(120).default(''),
   /** The day its cell or backup cells were changed. */
   batteryChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  /** The day the cell was changed that keeps its memory, on a kind that has one. */
+  memoryCellChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
   /** The tone its operator picked by hand, where the set has such a thing; it stands in place of the channels' own. */
   pickedTone: ToneOrUnknownSchema.default('unknown'),
   /**

@@ -51,6 +51,16 @@ describe('a calendar', () => {
       ['cells-due', 'Pocket 1', TODAY, [7]],
     ],
     [
+      'a cell that keeps the memory, as many years on as its kind says',
+      { units: [unit({ descriptionId: 'bank-scanner', memoryCellChanged: '2024-02-29' })] },
+      ['memory-cell', 'Pocket 1', '2029-02-28', [30]],
+    ],
+    [
+      'one of which nobody knows stands today',
+      { units: [unit({ descriptionId: 'bank-scanner' })] },
+      ['memory-cell', 'Pocket 1', TODAY, [30]],
+    ],
+    [
       'a licence that ends',
       {
         people: [

@@ -237,6 +237,7 @@ export const ANY: Any = {
     fleetId: line(20),
     accessories: line(120),
     batteryChanged: dayOrUnknown,
+    memoryCellChanged: dayOrUnknown,
     testHeard: dayOrUnknown,
     pickedTone: tone,
     holds: fc.oneof(

@@ -31,6 +31,8 @@ export function entryTitle({ code, names }: Pick<CalendarEntry, 'code' | 'names'
       return `Clocks change: fresh cells for ${who}`;
     case 'cells-due':
       return `Cells a year old: ${who}`;
+    case 'memory-cell':
+      return `The cell that keeps the memory of ${who}: change it, with the set on its supply`;
     case 'alert-test':
       return `Listen for the weekly test: ${who}`;
     case 'firmware':
@@ -41,6 +43,10 @@ export function entryTitle({ code, names }: Pick<CalendarEntry, 'code' | 'names'
 }
 
 /** What is said below the title. */
-export function entryNote({ names, note }: Pick<CalendarEntry, 'names' | 'note'>): string {
+export function entryNote({ code, names, note }: Pick<CalendarEntry, 'code' | 'names' | 'note'>): string {
+  if (code === 'memory-cell')
+    return note === 'unknown'
+      ? 'Nobody knows when it was changed. A flat one loses what the set holds.'
+      : `Changed last on ${note}. A flat one loses what the set holds.`;
   return [names.length > MOST_NAMED ? names.join(', ') : '', note].filter(Boolean).join('\n');
 }

@@ -25,6 +25,7 @@ const FAULTS: Readonly<Record<string, string>> = {
   firmware: 'Write the firmware as the set shows it, or unknown.',
   nickname: 'Give the device a nickname of up to 40 letters.',
   batteryChanged: 'Give the day the battery was changed, or leave it empty.',
+  memoryCellChanged: 'Give the day on which the cell that keeps its memory was changed, or leave it empty.',
   testHeard: 'Give the day on which its test was heard, or leave it empty.',
   holds: 'Give the day since when it holds that, or leave it empty.',
 };
@@ -125,6 +126,15 @@ function More({
         type="date"
         options={ORDAY}
       />
+      {kind?.memoryCell && (
+        <LineField
+          form={form}
+          name="memoryCellChanged"
+          title={UNIT.memoryCellChanged.column}
+          type="date"
+          options={ORDAY}
+        />
+      )}
       {kind?.alerts && (
         <LineField form={form} name="testHeard" title="Weekly test heard" type="date" options={ORDAY} />
       )}

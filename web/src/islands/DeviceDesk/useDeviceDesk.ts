@@ -20,6 +20,8 @@ export interface Kind {
   readonly marks: number;
   /** Whether it sounds alerts, so that its weekly test must be heard. */
   readonly alerts: boolean;
+  /** Whether a cell keeps its memory that has to be changed by years. */
+  readonly memoryCell: boolean;
   /** Whether it is a repeater, which carries one pair of the plan. */
   readonly repeats: boolean;
   /** Whether its keys are described, were recorded once with a set in hand, or nobody has. */

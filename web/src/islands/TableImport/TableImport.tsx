@@ -118,6 +118,7 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
                       <FindingItem key={i} finding={finding} />
                     ))}
                   </ul>
+                  {row.findings.length > 0 && <Settle {...state} row={row} />}
                 </div>
               </li>
             ))}
@@ -137,11 +138,66 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
           Close
         </button>
         {bad > 0 && (
-          <span className="muted text-sm">
-            Mend the lines that cannot be taken in the text above, or take them out.
-          </span>
+          <span className="muted text-sm">Settle the lines that cannot be taken, or take them out.</span>
         )}
       </div>
     </dialog>
+  );
+}
+
+type State = ReturnType<typeof useTableImport>;
+
+/** What can be done with a line that cannot be taken as it is: each cell that was not understood written anew or left empty, or the line taken out. */
+function Settle({
+  row: { line, findings },
+  setCell,
+  takeOut,
+  mayBeEmpty,
+}: Pick<State, 'setCell' | 'takeOut' | 'mayBeEmpty'> & { row: State['read'][number] }) {
+  const cells = findings.flatMap((finding) => (finding.code === 'cell-unreadable' ? [finding] : []));
+  return (
+    <div className="mt-1 flex flex-wrap items-end gap-2">
+      {cells.map(({ column, value }) => (
+        <form
+          key={`${column} ${value}`}
+          className="flex items-end gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            const said = new FormData(event.currentTarget).get('cell');
+            setCell(line, column, String(said ?? ''));
+          }}
+        >
+          <label>
+            <span className="muted block text-tiny">
+              {column} <span className="sr-only">of line {line}</span>
+            </span>
+            <input className="input input-xs w-40" name="cell" defaultValue={value} maxLength={400} />
+          </label>
+          <button type="submit" className="btn btn-outline btn-xs">
+            Take
+            <span className="sr-only">
+              {' '}
+              this as {column} of line {line}
+            </span>
+          </button>
+          {value !== '' && mayBeEmpty(column) && (
+            <button type="button" className="btn btn-ghost btn-xs" onClick={() => setCell(line, column, '')}>
+              Leave it empty
+              <span className="sr-only">
+                : {column} of line {line}
+              </span>
+            </button>
+          )}
+          {column === 'Offset' && (
+            <button type="button" className="btn btn-ghost btn-xs" onClick={() => setCell(line, column, '0')}>
+              It sends where it hears<span className="sr-only">: line {line}</span>
+            </button>
+          )}
+        </form>
+      ))}
+      <button type="button" className="btn btn-ghost btn-xs" onClick={() => takeOut(line)}>
+        Take line {line} out
+      </button>
+    </div>
   );
 }

@@ -1,7 +1,8 @@
 import {
-  columnsOf,
+  columnsToRead,
   type FieldsOf,
   guessMapping,
+  mayBeEmpty,
   type Names,
   type ReadRow,
   readTable,
@@ -40,7 +41,7 @@ export function useTableImport<K extends TableKind>({ kind, present, names, plan
   const [busy, setBusy] = useState(false);
   // The same row keeps its id while the table is mended, so that a retry of the same table is harmless.
   const ids = useRef<string[]>([]);
-  const columns = useMemo(() => columnsOf(kind), [kind]);
+  const columns = useMemo(() => columnsToRead(kind), [kind]);
 
   const rows = useMemo(() => {
     const parsed = Papa.parse<string[]>(text.trim(), {
@@ -102,6 +103,30 @@ export function useTableImport<K extends TableKind>({ kind, present, names, plan
       setBusy(false);
     }
   };
+  /** Writes the table anew; the lines keep their numbers. */
+  const rewrite = (change: (table: string[][]) => void) => {
+    const table = rows.map((row) => [...row]);
+    change(table);
+    setText(Papa.unparse(table, { delimiter: '\t' }));
+  };
+  /** Settles one cell: what stands in a column of a line from now on. A column that the table does not have is added. */
+  const setCell = (line: number, column: string, value: string) =>
+    rewrite((table) => {
+      const [head, row] = [table[0], table[line - 1]];
+      if (!head || !row) return;
+      let at = mapping.indexOf(column);
+      if (at < 0) {
+        at = head.length;
+        head.push(column);
+      }
+      while (row.length <= at) row.push('');
+      row[at] = value;
+    });
+  /** Takes a line out; an empty one is passed over. */
+  const takeOut = (line: number) =>
+    rewrite((table) => {
+      table[line - 1] = [''];
+    });
   const setColumn = (i: number, key: string | null) => setChosen((now) => ({ ...now, [i]: key }));
   return {
     text,
@@ -110,6 +135,9 @@ export function useTableImport<K extends TableKind>({ kind, present, names, plan
     columns,
     mapping,
     setColumn,
+    setCell,
+    takeOut,
+    mayBeEmpty: (column: string) => mayBeEmpty(kind, column, names),
     read,
     good,
     bad: read.length - good.length - twice,

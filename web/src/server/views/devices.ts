@@ -36,7 +36,7 @@ export async function devicesView({ session, workspace, state, units, descriptio
 
 /** What the device list asks of a kind. */
 function kindSeen(description: Description) {
-  const { id, title, pattern, firmware, marks, kind, recording, behaviour } = description;
+  const { id, title, pattern, firmware, marks, kind, recording, behaviour, memoryCellYears } = description;
   const isByProgram = isLoadedByProgram(description);
   return {
     id,
@@ -45,6 +45,7 @@ function kindSeen(description: Description) {
     firmware,
     marks: marks.length,
     alerts: kind === 'alert',
+    memoryCell: memoryCellYears !== undefined,
     repeats: holdsOnePair(description),
     steps: recording
       ? ('recorded' as const)
