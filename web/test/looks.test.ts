@@ -6,11 +6,11 @@ import { looksText } from '../src/messages/looks';
 const LOOKS: Readonly<Record<string, string>> = {
   'plain-handheld': 'Held in the hand. No number keys; keys named SET, +, −.',
   'counting-handheld':
-    'Held in the hand. It has no display. A knob to turn. No number keys; keys named LOW, HIGH, +, −, OFF/ON.',
+    'Held in the hand. It has no display. A knob to turn. No number keys; keys named HIGH, LOW, OFF/ON, +, −.',
   'paired-handheld': 'Held in the hand. It is set up by an app on a phone, not by its keys.',
   'cable-handheld': 'Held in the hand. It is set up by a program over a cable, not by its keys.',
   'network-scanner':
-    'Stands on a table; it only listens, and has no talk key. Number keys, and keys named NET, TOWER, ON/OFF, NAME, E, ▲, ▼, SCAN.',
+    'Stands on a table; it only listens, and has no talk key. Number keys, and keys named E, NAME, NET, ON/OFF, SCAN, TOWER, ▲, ▼.',
 };
 
 describe('what a kind of set looks like', () => {

@@ -34,7 +34,10 @@ function keysText(description: Description): string {
   }
   const hasDigits = ['1', '5', '9'].every((digit) => legends.includes(digit));
   // The talk key is on every set that talks; the two ways of a knob are one knob.
-  const others = legends.filter((legend) => !/^([0-9]|TALK|KNOB.*)$/.test(legend));
+  // A description that was kept has its keys in no order of the set's: words first, then signs.
+  const others = legends
+    .filter((legend) => !/^([0-9]|TALK|KNOB.*)$/.test(legend))
+    .sort((a, b) => Number(/^\W/.test(a)) - Number(/^\W/.test(b)) || (a < b ? -1 : 1));
   const knob = legends.some((legend) => legend.startsWith('KNOB')) ? 'A knob to turn.' : '';
   const words = hasDigits ? 'Number keys, and keys named' : 'No number keys; keys named';
   return [shows, knob, others.length > 0 ? `${words} ${listOf(others)}.` : ''].filter(Boolean).join(' ');
