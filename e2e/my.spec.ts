@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { type BrowserContext, type Page, test as plain } from '@playwright/test';
 import jsQR from 'jsqr';
 import { Fleet, query, type Served } from '../scripts/fleet';
@@ -345,6 +346,15 @@ plain.describe('without a network', () => {
       await again.keyboard.press('ArrowRight');
       await again.goto(`${address}#more`);
       await expect(again.getByText('10 things wait for the network')).toBeVisible();
+      // What was kept can be printed.
+      for (const print of ['Pocket card', 'Sheet of Watch 3']) {
+        const saved = again.waitForEvent('download');
+        // The paper that is usual where this browser is at home.
+        await again.getByRole('button', { name: `${print}, Letter` }).click();
+        const path = await (await saved).path();
+        expect(readFileSync(path).subarray(0, 5).toString()).toBe('%PDF-');
+      }
+      await expect(again.getByText('Sheet of Watch 3 is in your downloads.')).toBeVisible();
       expect(await ticks()).toEqual([]);
       const ended = Date.now();
       const second = await fleet.serve({ PORT: new URL(first.url).port });

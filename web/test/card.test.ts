@@ -322,6 +322,15 @@ describe('a link to a card', () => {
     expect((await stepsBy(open.token, value.id)).status).toBe(200);
     expect(hidden?.sets[0]?.hasSteps).toBe(false);
     expect((await stepsBy(masked.token, value.id)).status).toBe(404);
+    // On paper no more than on the phone.
+    const printed = async (token: string, search: string) =>
+      (await nobody.send('GET', '/api/my/[token]/print', { token }, undefined, undefined, search)).status;
+    expect(await printed(open.token, `?what=sheet&unit=${value.id}&form=short&size=LETTER`)).toBe(200);
+    expect(await printed(masked.token, `?what=sheet&unit=${value.id}`)).toBe(404);
+    expect(await printed(masked.token, '')).toBe(200);
+    const strange = await row('Watch 1');
+    for (const bad of [`?what=sheet&unit=${strange.value.id}`, '?what=sheet', '?what=wall', '?size=A9'])
+      expect(await printed(open.token, bad), bad).toBe(404);
   });
 });
 

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { ageText, momentText, stateText } from '../../messages/card';
+import { OnPaper } from './OnPaper';
 import { isKept } from './offline';
 import { Age } from './parts';
 import { canKeep } from './shell';
@@ -94,22 +95,7 @@ export function More({ hand }: { hand: Hand }) {
           </a>
         )}
       </p>
-      <h2 className="mt-5 text-lg font-bold">On paper</h2>
-      <p>
-        {(['A4', 'LETTER'] as const).map((size) => (
-          <a
-            key={size}
-            className="link mr-5 inline-flex min-h-11 items-center"
-            href={
-              'token' in whose
-                ? `/api/my/${whose.token}/print?size=${size}`
-                : `/api/plans/${card.planId}/print?what=pocket&size=${size}`
-            }
-          >
-            Pocket card, {size === 'A4' ? 'A4' : 'Letter'}
-          </a>
-        ))}
-      </p>
+      <OnPaper hand={hand} />
       {'plan' in whose && (
         <>
           <h2 className="mt-5 text-lg font-bold">At the desk</h2>

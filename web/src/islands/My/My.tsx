@@ -1,7 +1,7 @@
 import { CalendarClock, Ellipsis, Map as MapIcon, Radio } from 'lucide-react';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { guarded } from '../../ui/guarded';
-import { fetchAhead } from './hand';
+import { fetchAhead } from './ahead';
 import { More } from './More';
 import { keepForOffline } from './offline';
 import { PlanView } from './PlanView';

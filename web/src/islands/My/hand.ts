@@ -157,14 +157,6 @@ export async function fetchForeign(whose: Whose, setId: string): Promise<Foreign
   }
 }
 
-/** Fetches what each set may be asked for, one after another, so that it is there when there is no network. */
-export async function fetchAhead(whose: Whose, { sets }: Pick<Card, 'sets'>): Promise<void> {
-  for (const { id, hasSteps } of sets) {
-    if (hasSteps) await fetchSteps(whose, id);
-    await fetchForeign(whose, id);
-  }
-}
-
 /** What somebody says of a set, as it waits. */
 export const reportOf = (
   whose: Whose,

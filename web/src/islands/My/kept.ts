@@ -7,8 +7,16 @@ interface Kept extends DBSchema {
   card: { key: string; value: Card };
   steps: { key: string; value: CardSteps };
   foreign: { key: string; value: ForeignWork };
+  print: { key: string; value: KeptPrint };
   progress: { key: string; value: Progress };
   report: { key: string; value: Waiting; indexes: { scope: string } };
+}
+
+/** A document for paper, as it was made last. */
+export interface KeptPrint {
+  readonly bytes: ArrayBuffer;
+  /** What it was made of: of anything else another one is to be fetched. */
+  readonly of: string;
 }
 
 /** How far somebody is with the steps of a set. */
@@ -38,8 +46,9 @@ export const KEPT_NAME = 'umbrex-hand';
 let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 function db(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>(KEPT_NAME, 2, {
+  opened ??= openDB<Kept>(KEPT_NAME, 3, {
     upgrade(made, before) {
+      if (before < 3) made.createObjectStore('print');
       if (before < 2) made.createObjectStore('foreign');
       if (before >= 1) return;
       made.createObjectStore('card');
@@ -92,6 +101,12 @@ export const dropForeign = async (scope: string, setId: string) => {
 export const keptProgress = async (scope: string, setId: string) =>
   (await db()).get('progress', of(scope, setId));
 
+/** @param what which document, and on which paper */
+export const keptPrint = async (scope: string, what: string) => (await db()).get('print', of(scope, what));
+export const keepPrint = async (scope: string, what: string, print: KeptPrint) => {
+  await (await db()).put('print', print, of(scope, what));
+};
+
 /** Keeps how far somebody is, and what that reports, together or not at all. */
 export async function keepProgress(
   scope: string,
@@ -124,7 +139,7 @@ export const dropWaiting = async (id: string) => {
  * comes back.
  */
 export async function forgetCard(scope: string): Promise<void> {
-  const stores = ['card', 'steps', 'foreign'] as const;
+  const stores = ['card', 'steps', 'foreign', 'print'] as const;
   const trx = (await db()).transaction(stores, 'readwrite');
   const isOf = (key: string) => key === scope || key.startsWith(`${scope} `);
   for (const name of stores) {

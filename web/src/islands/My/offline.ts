@@ -1,6 +1,7 @@
 import type { Card } from '@umbrex/core/card';
 import { scopeOf, type Whose } from './hand';
 import { keptSteps } from './kept';
+import { arePrintsKept } from './prints';
 import { ANOTHER, canKeep, markAnother, partsOf, SHELL } from './shell';
 
 let isAsked = false;
@@ -47,7 +48,7 @@ export async function keepForOffline(): Promise<void> {
 const isOfShell = (pathname: string) =>
   pathname.startsWith('/_astro/') || /^\/(icon[\w-]*\.(svg|png)|manifest\.webmanifest)$/.test(pathname);
 
-/** Whether the card works without a network by now: the page, what it loads later, and the steps of every set that has some. */
+/** Whether the card works without a network by now: the page, what it loads later, the steps of every set that has some, and what it prints. */
 export async function isKept(whose: Whose, { sets }: Pick<Card, 'sets'>): Promise<boolean> {
   if (!canKeep()) return false;
   const [cache, worker, { LATER }] = await Promise.all([
@@ -58,5 +59,6 @@ export async function isKept(whose: Whose, { sets }: Pick<Card, 'sets'>): Promis
   const parts = await Promise.all(['/my', ...LATER].map((path) => cache.match(path)));
   const withSteps = sets.filter(({ hasSteps }) => hasSteps);
   const steps = await Promise.all(withSteps.map(({ id }) => keptSteps(scopeOf(whose), id)));
-  return worker?.active != null && parts.every(Boolean) && steps.every(Boolean);
+  const prints = await arePrintsKept(whose, { sets });
+  return worker?.active != null && parts.every(Boolean) && steps.every(Boolean) && prints;
 }

@@ -64,6 +64,8 @@ interface Asks {
   readonly planId: string;
   /** Where the application is reached. */
   readonly origin: string;
+  /** Where a sheet is looked at live, where that is not its page at the desk. */
+  readonly liveAt?: string | undefined;
   readonly signal?: AbortSignal | undefined;
   readonly onStep?: ((step: PaperStep) => void) | undefined;
 }
@@ -72,7 +74,7 @@ interface Asks {
 export async function paperOf(
   db: Knex,
   paper: Paper,
-  { session, planId, origin, signal, onStep }: Asks,
+  { session, planId, origin, liveAt, signal, onStep }: Asks,
 ): Promise<{ bytes: Uint8Array<ArrayBuffer>; name: string }> {
   const { what, size, members, of } = paper;
   const may = (role: 'member' | 'editor') => {
@@ -134,7 +136,7 @@ export async function paperOf(
       const view = paper.unit === undefined ? undefined : await sheetView(desk, paper.unit);
       if (!view) throw new NotHere();
       const { unit } = view.data;
-      const address = `${origin}/plans/${planId}/sheets/${unit.id}?of=${desk.shown}`;
+      const address = liveAt ?? `${origin}/plans/${planId}/sheets/${unit.id}?of=${desk.shown}`;
       return named(
         await deviceSheet(running(`Sheet of ${unit.nickname}`), view, { form: paper.form, address, size }),
         `sheet-${fileWord(unit.nickname)}`,

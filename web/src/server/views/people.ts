@@ -2,6 +2,7 @@ import { maySend } from '@umbrex/core/fit';
 import { headOf, type Person } from '@umbrex/core/model';
 import { neverTested } from '@umbrex/core/rules';
 import { allows } from '../../contract/roles';
+import { channelNames } from '../../messages/channelState';
 import { counted } from '../../messages/labels';
 import { today } from '../day';
 import { getDb } from '../db';
@@ -47,6 +48,7 @@ function mayTalkText({ id }: Person, { units, whole, state }: Desk): string {
 export async function netsView({ session, workspace, state: { plan } }: Desk) {
   const mayEdit = allows(session.role, 'editor');
   const mayLink = allows(session.role, 'coordinator');
+  const names = channelNames(plan);
   const [nets, people] = await Promise.all([
     listThings(getDb(), 'net', workspace.id),
     mayEdit ? listThings(getDb(), 'person', workspace.id) : [],
@@ -58,9 +60,10 @@ export async function netsView({ session, workspace, state: { plan } }: Desk) {
     links: mayLink ? await listCardLinks(getDb(), workspace.id, plan.id) : null,
     today: today(),
     nets,
-    channels: plan.channels.map(({ id, name, ...channel }) => ({
-      id,
-      name,
+    // One on which nobody answers yet, or any more, says so wherever a net is on it.
+    channels: plan.channels.map((channel) => ({
+      id: channel.id,
+      name: names.get(channel.id) ?? '',
       forNets: channel.transmitHz !== null && !neverTested(channel, plan),
     })),
     people: people.map(({ value }) => value.name),
