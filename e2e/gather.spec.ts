@@ -158,6 +158,7 @@ test('a holder tells of their own set by link, and the coordinator confirms it',
   await theirs.getByLabel(/serial/i).fill('UT-0042');
   await theirs.getByLabel('Have you a licence to send?').selectOption('my own');
   await theirs.getByLabel('Call sign').fill('QZ1UT');
+  expect(await axeFindings(theirs)).toEqual([]);
   await theirs.getByRole('button', { name: /Send/ }).click();
   await expect(theirs.getByText('Thank you.')).toBeVisible();
   await theirs.reload();

@@ -9,6 +9,7 @@ const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { purgeDeleted } = await import('../src/server/repositories/edits');
 const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const { TableFileSchema } = await import('../src/contract/tables');
 const { historyView } = await import('../src/server/views/history');
 const { send, visitorAs } = await import('./routes');
 
@@ -318,6 +319,14 @@ describe('spreadsheets', () => {
         kept.map(plain).sort(),
       );
     }
+  });
+  it('JSON has the very cells of the CSV, with none of its guards', async () => {
+    const { body } = await get('people', 'json');
+    const table = TableFileSchema.parse(typeof body === 'string' ? JSON.parse(body) : body);
+    const csv = Papa.parse<string[]>((await get('people', 'csv')).body).data;
+    const meant = csv.map((row) => row.map((cell) => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell)));
+    expect([table.columns, ...table.rows]).toEqual(meant);
+    expect(table.what).toBe('people');
   });
   it('a workbook holds texts alone, and its first sheet is read back as the same cells', async () => {
     const { body: csv } = await get('devices', 'csv');

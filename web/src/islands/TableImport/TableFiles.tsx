@@ -20,6 +20,7 @@ export function TableFiles<K extends TableKind>(props: Omit<ImportProps<K>, 'clo
       </button>
       <TakeOut
         rows={what}
+        forms={['csv', 'tsv', 'xlsx', 'json']}
         path={(as) =>
           address('GET /api/roster/export', {}, { what, as, ...(props.planId && { plan: props.planId }) })
         }

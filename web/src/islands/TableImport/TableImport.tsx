@@ -39,8 +39,8 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
         A table of {many}
       </h2>
       <p className="muted">
-        Copy it from a spreadsheet and paste it here, or choose a file (CSV, TSV, XLSX). Nothing is saved
-        until you bring it in, and then all of it or nothing.
+        Copy it from a spreadsheet and paste it here, or choose a file (CSV, TSV, XLSX, or JSON as it is saved
+        here). Nothing is saved until you bring it in, and then all of it or nothing.
       </p>
       <div className="mt-3 grid gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
         <textarea
@@ -53,7 +53,7 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
           type="file"
           className="file-input file-input-sm"
           aria-label="A file with the table"
-          accept=".csv,.tsv,.txt,.xlsx"
+          accept=".csv,.tsv,.txt,.xlsx,.json"
           onChange={(event) => {
             const file = event.target.files?.[0];
             if (file) void takeFile(file);

@@ -6,10 +6,11 @@ import {
   type Names,
   type ReadRow,
   readTable,
+  THINGS,
 } from '@umbrex/core/fields';
 import Papa from 'papaparse';
 import { useMemo, useRef, useState } from 'react';
-import { IMPORTED_AS, type TableKind } from '../../contract/tables';
+import { IMPORTED_AS, TableFileSchema, type TableKind } from '../../contract/tables';
 import { counted } from '../../messages/labels';
 import { call, failureText, Refusal, sendFile } from '../desk/api';
 import { sayAfterLoad } from '../desk/deskStore';
@@ -31,6 +32,18 @@ const MOST_ROWS = 2000;
 
 function unreadable({ findings: [first] }: Refusal): string {
   return first && 'detail' in first ? first.detail : 'it is no workbook';
+}
+
+/** The cells of a table as it is saved here, or why it is none. */
+function readJsonTable(text: string, what: string): string[][] | string {
+  try {
+    const read = TableFileSchema.safeParse(JSON.parse(text));
+    if (!read.success) return 'This file is no table as it is saved here (umbrex/table@1).';
+    if (read.data.what !== what) return `This is a table of ${read.data.what}, not of ${what}.`;
+    return [read.data.columns, ...read.data.rows].map((row) => row.map(String));
+  } catch {
+    return 'This file is no JSON. Save it once more, as CSV or XLSX.';
+  }
 }
 
 /** The state of bringing in a table: its text or cells, what the columns are, how each row reads. */
@@ -72,6 +85,12 @@ export function useTableImport<K extends TableKind>({ kind, present, names, plan
     setFault(null);
     setChosen({});
     try {
+      if (file.name.toLowerCase().endsWith('.json')) {
+        const cells = readJsonTable(await file.text(), THINGS[kind].many);
+        if (typeof cells === 'string') setFault(cells);
+        else setText(Papa.unparse(cells, { delimiter: '\t' }));
+        return;
+      }
       if (!file.name.toLowerCase().endsWith('.xlsx')) {
         setText(await file.text());
         return;

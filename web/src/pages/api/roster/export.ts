@@ -15,7 +15,7 @@ const Query = z
   })
   .refine(({ what, plan }) => what !== 'channels' || plan !== undefined);
 
-/** GET things as a table, `?what=people&as=csv|tsv|xlsx`, as a download; channels of `plan=…`: 200, 404 another what or as. */
+/** GET things as a table, `?what=people&as=csv|tsv|xlsx|json`, as a download; channels of `plan=…`: 200, 404 another what or as. */
 export const GET = endpoint('GET /api/roster/export', async ({ db, workspace, url }) => {
   const query = Query.safeParse(Object.fromEntries(url.searchParams));
   if (!query.success) throw new NotHere();
@@ -24,5 +24,5 @@ export const GET = endpoint('GET /api/roster/export', async ({ db, workspace, ur
   if (!kind) throw new NotHere();
   const things = await listThings(db, kind, workspace.id, kind === 'channel' ? { plan_id: plan } : {});
   const values = things.map(({ value }) => value);
-  return tableFile(what, tableOf(kind, values, await namesIn(db, workspace.id)), as);
+  return tableFile({ what, rows: tableOf(kind, values, await namesIn(db, workspace.id)) }, as);
 });

@@ -9,7 +9,7 @@ import { fitTable, numbersTable, rolloutTable } from '@/server/views/tables';
 
 const Query = z.object({
   what: z.enum(['numbers', 'fit', 'rollout']),
-  as: z.enum([...TABLE_FORMS, 'json']),
+  as: z.enum(TABLE_FORMS),
   of: z.preprocess(
     (of) => (typeof of === 'string' && /^\d{1,6}$/.test(of) ? Number(of) : of),
     StateSchema.optional(),
@@ -25,19 +25,7 @@ export const GET = endpoint('GET /api/plans/[planId]/table', async ({ db, sessio
   const desk = await loadDesk(db, session, params.planId, of ?? (what === 'rollout' ? 'published' : 'draft'));
   const table =
     what === 'rollout' ? await rolloutTable(db, desk) : what === 'fit' ? fitTable(desk) : numbersTable(desk);
-  if (as !== 'json')
-    return tableFile(
-      what,
-      [table.columns, ...table.rows].map((row) => row.map(String)),
-      as,
-    );
   const { id, name } = desk.state.plan;
-  const document = { format: 'umbrex/table@1', what, plan: { id, name }, of: desk.shown, ...table };
-  return new Response(JSON.stringify(document, null, 2), {
-    headers: {
-      'content-type': 'application/json; charset=utf-8',
-      'content-disposition': `attachment; filename="${what}.json"`,
-      'cache-control': 'no-store',
-    },
-  });
+  const about = { plan: { id, name }, of: desk.shown };
+  return tableFile({ what, rows: [table.columns, ...table.rows], about }, as);
 });
