@@ -60,7 +60,7 @@ test('a device’s sheet is proven, complete, and takes a person’s word', asyn
   await ready(page);
   await page.getByRole('button', { name: 'Add my word' }).click();
   await expect(page.getByText('Write who saw it')).toBeVisible();
-  await page.getByLabel('Who').fill('Signe Aldane');
+  await page.getByRole('textbox', { name: 'Who' }).fill('Signe Aldane');
   await page.getByRole('button', { name: 'Add my word' }).click();
   await expect(page.getByText('confirmed on a real set', { exact: true })).toBeVisible();
   await expect(page.getByText(/by Signe Aldane on/)).toBeVisible();

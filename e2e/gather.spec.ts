@@ -66,7 +66,7 @@ test('a table is pasted, its columns matched, bad lines named, and then all of i
   await dialog.getByRole('button', { name: 'Take this as Teams of line 4' }).click();
   await expect(dialog.getByText('Line 4, Teams: “Divers”')).toHaveCount(0);
   await expect(dialog.getByRole('textbox', { name: 'Licences of line 4' })).toHaveValue('pilot');
-  await dialog.getByRole('button', { name: 'Leave it empty: Licences of line 4' }).click();
+  await dialog.getByRole('button', { name: 'Leave it empty as Licences of line 4' }).click();
   await expect(dialog.getByText('2 can be brought in, 1 are there already.')).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
   await table.fill(`${head}${good}Tor Lund\t\tpilot\tDivers\n`);

@@ -201,6 +201,7 @@ test('a bench day is begun, worked out with a bound, and what is under way stays
   await expect(ines.getByRole('listitem').filter({ hasText: name })).toContainText(`${when}`);
   await ines.getByRole('button', { name: `Done ${name}`, exact: true }).click();
   await expect(ines.getByRole('listitem').filter({ hasText: name })).toContainText('done');
+  await expect(page.getByText('not sent yet')).toHaveCount(0);
   await open(page, `${path}/rollout`);
   await expect(
     page

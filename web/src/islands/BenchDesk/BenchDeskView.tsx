@@ -74,7 +74,8 @@ function Day(desk: Desk & { day: BenchDay }) {
             <button
               type="button"
               className="btn btn-primary btn-sm"
-              disabled={working || missing !== ''}
+              // What was ticked comes first: it is worked out from what the server has.
+              disabled={working || missing !== '' || desk.marks.waiting.some(({ why }) => why === '')}
               onClick={() => void workOut()}
             >
               {begun ? 'Work out the rest anew' : 'Work it out'}
@@ -152,7 +153,8 @@ function Waits({ marks: { waiting, isAway, drop, send }, setName }: Desk) {
 }
 
 /** Who does what, when, and how; what became of it. */
-function Lists({ day, personName, setName, mark, mayEdit, planId }: Desk & { day: BenchDay }) {
+function Lists({ day, personName, setName, mark, marks, mayEdit, planId }: Desk & { day: BenchDay }) {
+  const unsent = new Set(marks.waiting.map((one) => one.mark.setId));
   const { tasks, people, progress, beginsMin } = day;
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
@@ -186,7 +188,10 @@ function Lists({ day, personName, setName, mark, mayEdit, planId }: Desk & { day
                       </span>
                     </span>
                     {state ? (
-                      <strong className="text-small">{TASK_STATE[state]}</strong>
+                      <span className="text-small">
+                        <strong>{TASK_STATE[state]}</strong>
+                        {unsent.has(setId) && <span className="muted">, not sent yet</span>}
+                      </span>
                     ) : (
                       <span className="hidden text-small print:inline">done ____</span>
                     )}

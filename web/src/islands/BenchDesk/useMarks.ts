@@ -3,7 +3,7 @@ import type { BenchDay } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { type BenchMarkSent, MOST_MARKS } from '../../contract/bench';
-import { call, failureText, isGone, NoAnswer } from '../desk/api';
+import { callThrough, failureText, isGone, NoAnswer } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import type { Held } from '../desk/useHeld';
 import { dropMark, keepMark, type WaitingMark, waitingMarks } from './kept';
@@ -87,7 +87,7 @@ function sendAll(who: string, keep: (day: Held<BenchDay>) => void): Promise<void
       if (!first) return;
       const batch = open.filter(({ dayId }) => dayId === first.dayId).slice(0, MOST_MARKS);
       try {
-        const { answers, day } = await call(
+        const { answers, day } = await callThrough(
           'POST /api/benches/[id]/marks',
           { id: first.dayId },
           { marks: batch.map(({ mark }) => mark) },

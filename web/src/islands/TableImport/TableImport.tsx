@@ -182,15 +182,12 @@ function Settle({
           </button>
           {value !== '' && mayBeEmpty(column) && (
             <button type="button" className="btn btn-ghost btn-xs" onClick={() => setCell(line, column, '')}>
-              Leave it empty
-              <span className="sr-only">
-                : {column} of line {line}
-              </span>
+              Leave it empty<span className="sr-only">{` as ${column} of line ${line}`}</span>
             </button>
           )}
           {column === 'Offset' && (
             <button type="button" className="btn btn-ghost btn-xs" onClick={() => setCell(line, column, '0')}>
-              It sends where it hears<span className="sr-only">: line {line}</span>
+              It sends where it hears<span className="sr-only">{` on line ${line}`}</span>
             </button>
           )}
         </form>

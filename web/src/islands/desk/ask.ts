@@ -40,6 +40,11 @@ export function call<R extends RouteName>(route: R, ...[params, body]: Asks<R>):
   return ask(route, params, said, 'application/json');
 }
 
+/** The same for what is to arrive even if whoever said it goes to another page meanwhile; of few kilobytes. @throws Refusal or NoAnswer */
+export function callThrough<R extends RouteName>(route: R, ...[params, body]: Asks<R>): Promise<AnswerOf<R>> {
+  return ask(route, params, { body: JSON.stringify(body), keepalive: true }, 'application/json');
+}
+
 /** Reads what takes a while, until somebody gives it up. @throws Refusal or NoAnswer */
 export function readUntil<R extends RouteName>(
   route: R,
@@ -62,7 +67,7 @@ export function sendFile<R extends RouteName>(
 async function ask<R extends RouteName>(
   route: R,
   params: PathOf<R> & Values,
-  said: { body?: BodyInit; signal?: AbortSignal },
+  said: { body?: BodyInit; signal?: AbortSignal; keepalive?: boolean },
   type: string,
 ): Promise<AnswerOf<R>> {
   const [method = 'GET'] = route.split(' ');
