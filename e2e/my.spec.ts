@@ -331,6 +331,9 @@ plain.describe('without a network', () => {
       await expect(again.getByText(/No network: this is as it was/)).toBeVisible();
       await expect(again.getByText(/The link is good until/)).toBeVisible();
       expect(await axeFindings(again)).toEqual([]);
+      await inTheme(again, 'dark');
+      expect(await axeFindings(again, COLOUR_RULES)).toEqual([]);
+      await inTheme(again, 'light');
       await again.goto(`${address}#plan`);
       await again.getByLabel('What stands on the display').fill('R5');
       await expect(again.getByText('Kelp Stairs by its label')).toBeVisible();
