@@ -153,8 +153,12 @@ test.describe('a member who signed in', () => {
     await page.getByRole('button', { name: 'None of these' }).click();
     await page.getByLabel(/write what it shows/).fill('ERR 4');
     await page.getByRole('button', { name: 'Tell your coordinator, and stop here' }).click();
-    await expect(page.getByText('Your coordinator is told')).toBeVisible();
+    await expect(page.getByText('Noted for your coordinator')).toBeVisible();
     await page.keyboard.press('Escape');
+    // It is on its way until it was sent.
+    await page.goto('/my#more');
+    await expect(page.getByText('All of it was sent.')).toBeVisible();
+    await page.goto('/my#sets');
     // The desk has it.
     const path = await planPath(page);
     const unit = /set\/([\w-]+)/.exec(

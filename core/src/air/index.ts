@@ -1,2 +1,3 @@
 export * from './alert';
+export * from './hears';
 export * from './repeater';

@@ -214,7 +214,7 @@ function Other({
           className="btn btn-outline min-h-12 w-full"
           disabled={isSaid || shown.trim() === ''}
         >
-          {isSaid ? 'Your coordinator is told' : 'Tell your coordinator, and stop here'}
+          {isSaid ? 'Noted for your coordinator' : 'Tell your coordinator, and stop here'}
         </button>
       </form>
     </>

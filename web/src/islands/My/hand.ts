@@ -201,10 +201,13 @@ async function sendAll(whose: Whose, who: string): Promise<void> {
     const batch = waiting.filter(({ planId }) => planId === first.planId).slice(0, MOST_REPORTS);
     const path =
       'token' in whose ? address('POST /api/my/[token]/reports', { token: whose.token }) : '/api/my/reports';
+    const body = JSON.stringify({ planId: first.planId, reports: batch.map(({ report }) => report) });
     const answer = await reach(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ planId: first.planId, reports: batch.map(({ report }) => report) }),
+      body,
+      // It arrives even if one goes on to another page; browsers do that for small ones (Fetch: 64 KiB).
+      keepalive: body.length < 50_000,
     });
     // A card that shows nothing any more takes nothing: what was done stays on the phone until its link is good again.
     if (answer.status === 400) return refuseAll(batch);
