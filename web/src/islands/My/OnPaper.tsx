@@ -37,7 +37,7 @@ export function OnPaper({ hand: { whose, card } }: { hand: Hand }) {
       <h2 className="mt-5 text-lg font-bold">On paper</h2>
       <ul>
         {printsOf(card).map((print) => (
-          <li key={print.unitId ?? 'pocket'} className="flex flex-wrap items-center gap-x-3">
+          <li key={print.unitId ?? 'pocket'} className="flex flex-wrap items-center gap-x-3 py-1">
             <span className="grow">{print.name}</span>
             {SIZES.map(([size, word]) => (
               <button
