@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Card } from '@umbrex/core/card';
@@ -305,6 +306,25 @@ describe('documents for paper', () => {
     const { lines: paper } = await streamed('?what=wall&progress=1', 1);
     expect(paper).toEqual([{ at: 'setting' }]);
     expect((await of('?what=wall')).count).toBeGreaterThan(0);
+  });
+  it('of a plan without a channel, and of every kind of set, there is a document all the same', async () => {
+    const full = planId;
+    const made = await coordinator.send(
+      'POST',
+      '/api/plans',
+      {},
+      { ...plan, id: randomUUID(), name: 'Ostrel plan', channels: [], numbering: null },
+    );
+    expect(made.status).toBe(201);
+    planId = made.body.id;
+    try {
+      for (const what of ['wall', 'ics205', 'ics217a', 'board', 'contacts'])
+        expect((await printed(`?what=${what}`)).status, what).toBe(200);
+    } finally {
+      planId = full;
+    }
+    for (const { id } of await db('description').where({ deleted_at: null }))
+      expect((await of(`?what=kind&kind=${id}`)).words, id).toMatch(/Key map.*Tones and codes/);
   });
   it('is for whom it is', async () => {
     const person = (await db('person').first()).id;
