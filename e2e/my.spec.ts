@@ -361,7 +361,7 @@ plain.describe('without a network', () => {
         const path = await (await saved).path();
         expect(readFileSync(path).subarray(0, 5).toString()).toBe('%PDF-');
       }
-      await expect(again.getByText('Sheet of Watch 3 is in your downloads.')).toBeVisible();
+      await expect(again.getByText('Sheet of Watch 3 was given to the browser to save.')).toBeVisible();
       expect(await ticks()).toEqual([]);
       const ended = Date.now();
       const second = await fleet.serve({ PORT: new URL(first.url).port });

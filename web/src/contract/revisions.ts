@@ -13,6 +13,11 @@ const { reason, effectiveFrom } = RevisionSchema.shape;
 
 /** Which state of a plan is meant: a published one by its number, or the draft. */
 export const StateSchema = z.union([z.literal('draft'), z.number().int().min(1)]);
+/** The same as an address has it, `?of=3`. */
+export const StateInAddressSchema = z.preprocess(
+  (of) => (typeof of === 'string' && /^\d{1,6}$/.test(of) ? Number(of) : of),
+  StateSchema.optional(),
+);
 export type State = z.infer<typeof StateSchema>;
 
 /** A draft is published as it was looked at: its content, and the revision that was the newest then. */

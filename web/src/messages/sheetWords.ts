@@ -322,3 +322,14 @@ export function copyText({ why, ready, later, copying }: CopyOffer, nickname: st
   ];
   return `${[...from, `${counted(copying.steps.length, 'step')}, ${counted(copying.presses, 'press', 'presses')} for both sets together. Everything that ${nickname} holds is replaced.`].join(' ')}`;
 }
+
+/** Places that keep what an earlier state of the plan put there. */
+export function staysText(numbers: readonly number[]): string {
+  const [number, keeps, it] = numbers.length === 1 ? ['Number', 'keeps', 'it'] : ['Numbers', 'keep', 'them'];
+  return `${number} ${numbers.join(', ')} ${keeps} what an earlier state of the plan put there: no step is known that empties ${it}. Do not use ${it}.`;
+}
+/** What stands at the end of every sheet. */
+export const lawText = ({ canTalk }: Pick<Readiness, 'canTalk'>): string =>
+  canTalk
+    ? 'Transmit only where you are licensed, on a set certified for the service; identify when you test, keep tests short, and never test on distress or calling channels. Check your local rules. A tone is not privacy.'
+    : 'It only listens. Check your local rules on listening, and on speaking of what you heard.';

@@ -2,7 +2,7 @@ import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
-import { StateSchema } from '../contract/revisions';
+import { StateInAddressSchema } from '../contract/revisions';
 import { allows } from '../contract/roles';
 import type { EntryGroup } from '../islands/EntryLine/useEntryLine';
 import { getConfig } from './config';
@@ -31,7 +31,7 @@ export async function planPage(
   const { planId } = params;
   if (!z.uuid().safeParse(planId).success || planId === undefined || !locals.session) return undefined;
   const named = usual && url.searchParams.get('of');
-  const of = named ? StateSchema.safeParse(/^\d{1,6}$/.test(named) ? Number(named) : named).data : usual;
+  const of = named ? StateInAddressSchema.safeParse(named).data : usual;
   if (named && of === undefined) return undefined;
   try {
     return await loadDesk(getDb(), locals.session, planId, of);

@@ -248,7 +248,8 @@ function LicencePart({ said, set }: State) {
         </>
       )}
       <p className="muted text-small">
-        Until your coordinator has written it down, your set is made to listen only where a licence is needed.
+        Until your coordinator has looked at it and written it down, it counts for nothing. Do not send where
+        a licence is needed and you have none.
       </p>
     </fieldset>
   );

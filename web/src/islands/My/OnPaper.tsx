@@ -28,8 +28,8 @@ export function OnPaper({ hand: { whose, card } }: { hand: Hand }) {
     setTimeout(() => URL.revokeObjectURL(url), 60_000);
     setSaid(
       found.isNow
-        ? `${print.name} is in your downloads.`
-        : `${print.name} is in your downloads, as it was kept here before: the card has changed since.`,
+        ? `${print.name} was given to the browser to save.`
+        : `${print.name} was given to the browser to save, as it was kept here before: the card has changed since.`,
     );
   };
   return (

@@ -2,7 +2,7 @@ import type { Person } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { z } from 'zod';
-import { StateSchema } from '../../contract/revisions';
+import { StateInAddressSchema } from '../../contract/revisions';
 import { allows } from '../../contract/roles';
 import type { Session } from '../auth/session';
 import { type Desk, loadDesk } from '../desk';
@@ -30,10 +30,7 @@ export const PaperSchema = z.object({
   what: z.enum(['wall', 'contacts', 'ics205', 'ics217a', 'pocket', 'sheet', 'packet', 'kind', 'board']),
   size: z.enum(SIZES).default('A4'),
   /** Of the draft or a published state by number; of the one in force where none is named. */
-  of: z.preprocess(
-    (of) => (typeof of === 'string' && /^\d{1,6}$/.test(of) ? Number(of) : of),
-    StateSchema.optional(),
-  ),
+  of: StateInAddressSchema,
   /** Whose card. */
   person: z.uuid().optional(),
   /** Which set's sheet, and in which form. */

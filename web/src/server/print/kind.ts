@@ -60,7 +60,7 @@ function toneTable(description: Description): Content[] {
     const shown = shownOn(tones, tone);
     return shown === undefined ? [] : [{ tone, shown }];
   });
-  if (has.length === 0) return [plain('It has no tones: it hears whatever is on its frequency.')];
+  if (has.length === 0) return [plain('No tones are set on it.')];
   const rows = Math.ceil(has.length / ACROSS);
   return [
     plain(

@@ -6,7 +6,15 @@ import { counted } from '../../messages/labels';
 import { loadingSteps } from '../../messages/loading';
 import { STOP_TEXT } from '../../messages/readiness';
 import { senderText } from '../../messages/sender';
-import { checkLines, lengthText, mustNotSend, screenText, settingBefore } from '../../messages/sheetWords';
+import {
+  checkLines,
+  lawText,
+  lengthText,
+  mustNotSend,
+  screenText,
+  settingBefore,
+  staysText,
+} from '../../messages/sheetWords';
 import { WAY_TEXT } from '../../messages/ways';
 import type { SheetData } from '../sheetPage';
 import type { SheetView } from '../views/sheet';
@@ -112,15 +120,7 @@ export function deviceSheet(
               ...steps.blocks.map((block) => blockPart(block, written)),
             ]
         : []),
-      ...(ready && data.stays.length > 0
-        ? [
-            framed('What stays', [
-              plain(
-                `Number ${data.stays.join(', ')}: it keeps what an earlier state of the plan put there, and no step is known that empties it. Do not use it.`,
-              ),
-            ]),
-          ]
-        : []),
+      ...(ready && data.stays.length > 0 ? [framed('What stays', [plain(staysText(data.stays))])] : []),
       ...(card && card.length > 0
         ? [
             heading('What to set', 2),
@@ -142,11 +142,7 @@ export function deviceSheet(
         : []),
       ...(view.trials.length > 0 ? [heading('When it sounds', 2), bullets(view.trials.map(trialText))] : []),
       plain(' '),
-      plain(
-        readiness.canTalk
-          ? 'Transmit only where you are licensed, on a set certified for the service; identify when you test, keep tests short, and never test on distress or calling channels. Check your local rules. A tone is not privacy.'
-          : 'It only listens. Check your local rules on listening, and on speaking of what you heard.',
-      ),
+      plain(lawText(readiness)),
       ...(ready ? [doneLine()] : []),
     ],
   });

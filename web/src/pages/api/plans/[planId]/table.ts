@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { StateSchema } from '@/contract/revisions';
+import { StateInAddressSchema } from '@/contract/revisions';
 import { allows } from '@/contract/roles';
 import { loadDesk } from '@/server/desk';
 import { endpoint } from '@/server/endpoint';
@@ -10,10 +10,7 @@ import { fitTable, numbersTable, rolloutTable } from '@/server/views/tables';
 const Query = z.object({
   what: z.enum(['numbers', 'fit', 'rollout']),
   as: z.enum(TABLE_FORMS),
-  of: z.preprocess(
-    (of) => (typeof of === 'string' && /^\d{1,6}$/.test(of) ? Number(of) : of),
-    StateSchema.optional(),
-  ),
+  of: StateInAddressSchema,
 });
 
 /** GET what is worked out of a plan, `?what=numbers|fit|rollout&as=csv|tsv|xlsx|json&of=draft|3`, as a download: 200, 403 numbers for who may not edit, 404. */
