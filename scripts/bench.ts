@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { type Between, hearMatrix, type SetOnAir } from '@umbrex/core/air';
 import { type BenchJob, scheduleBench } from '@umbrex/core/bench';
 import { reviewPlan } from '@umbrex/core/check';
 import { assign, BoardFitter, fitBoard, numberFleet, numberingKinds } from '@umbrex/core/fit';
@@ -6,6 +7,7 @@ import { compose, heldAfter, isLoaded, prepare, triedAs } from '@umbrex/core/flo
 import { readPlan } from '@umbrex/core/formats';
 import { readLine } from '@umbrex/core/listing';
 import { ChannelSchema, type Description, type Plan, type Unit, UnitSchema } from '@umbrex/core/model';
+import { fleetOnAir } from '@umbrex/core/onAir';
 import { prove, writeSheet } from '@umbrex/core/procedure';
 import { NO_GROUNDS } from '@umbrex/core/rules';
 import { standingOf } from '@umbrex/core/standing';
@@ -257,4 +259,56 @@ compare(
   `assignment of ${ROWS} rows to ${COLUMNS} columns / HiGHS on the same (both ${ours}, gap 0)`,
   { name: 'assignment', run: () => assign(gain, COLUMNS) },
   { name: 'HiGHS', run: () => solver.solve(model) },
+);
+
+/* Who hears whom: all pairs of sets that are each different from all others, as the worst there is, and of a fleet as fleets are. */
+const distinct = (count: number): SetOnAir[] =>
+  Array.from({ length: count }, (_, i) => ({
+    isOn: true,
+    place: {
+      kind: 'channel',
+      receiveHz: 462_650_000,
+      transmitHz: i % 7 === 0 ? null : 467_650_000,
+      transmitTone: i % 3 === 0 ? 'off' : '131.8',
+      receiveTone: i % 5 === 0 ? '127.3' : 'off',
+      bandwidth: i % 2 === 0 ? 'wide' : 'narrow',
+    },
+    maySend: i % 11 !== 0,
+    picked: 'off',
+    // Told apart by something that decides nothing here.
+    mode: `FM${i}`,
+  }));
+const tower: Between = {
+  inputHz: 467_650_000,
+  outputHz: 462_650_000,
+  inputTone: '131.8',
+  outputTone: '127.3',
+  answer: 'tail',
+  talkLimitS: 180,
+  status: 'on-air',
+};
+const hearAll = (sets: readonly SetOnAir[]) => {
+  const { at } = hearMatrix(sets, [tower]);
+  let heard = 0;
+  for (const i of sets.keys()) for (const j of sets.keys()) if (at(i, j).hears === true) heard++;
+  return heard;
+};
+const [eighty, thousandSets] = [distinct(80), distinct(1000)];
+compare(
+  'who hears whom, 1,000 sets all different / 80 (156 times the pairs)',
+  { name: '1,000', run: () => hearAll(thousandSets) },
+  { name: '80', run: () => hearAll(eighty) },
+);
+const [gannet] = demo.channels;
+if (!gannet) throw new Error('the demo plan is empty');
+const eightyUnits = thousand.slice(0, 80);
+const matrixAfterEdit = () => {
+  const plan = { ...demo, channels: [{ ...gannet, note: String(performance.now()) }] };
+  const around = { plan, units: eightyUnits, descriptions: forty, grounds: NO_GROUNDS, stations: [] };
+  return hearAll(fleetOnAir(around)(gannet, 'planned').map(({ set }) => set));
+};
+compare(
+  'the matrix of 80 sets after an edit, their fit of that channel with it / the matrix alone',
+  { name: 'with fit', run: matrixAfterEdit },
+  { name: 'alone', run: () => hearAll(eighty) },
 );

@@ -1,5 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import { SERVICE_IDS } from '@umbrex/core/facts';
+import { hear } from './air';
 import { bench } from './bench';
 import { between } from './between';
 import { advise, check, memory, number, onPlan, provePatterns } from './plans';
@@ -22,6 +23,8 @@ const USAGE = `usage:
   umbrex diff <old.json> <new.json>           what differs between two states of a plan
   umbrex change <old.json> <new.json> [--device <file>]…
                                               what it takes to bring sets that hold the old state to the new one
+  umbrex hear <plan.json> --fleet <units.json> --channel <name> [--stations <file>] [--people <file>] [--on <day>] [--as planned|held] [--device <file>]…
+                                              who hears whom on a channel, and where a call stops
   umbrex bench <job.json>                     who loads which set when, with a proven bound
   umbrex check <plan.json>                    what is wrong with a plan, before anybody programs it
   umbrex advise <plan.json> --channel <name> [--device <file>]…
@@ -48,6 +51,8 @@ export function run(words: readonly string[]): Outcome {
       return memory(command, subject, rest);
     case 'number':
       return number(subject, rest);
+    case 'hear':
+      return hear(subject, rest);
     case 'bench':
       return bench(onlySubject(subject, rest));
     case 'diff':

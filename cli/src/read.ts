@@ -2,8 +2,16 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readDescription, shapeFindings } from '@umbrex/core/formats';
-import { type Description, type Unit, UnitSchema } from '@umbrex/core/model';
-import type { z } from 'zod';
+import {
+  type Description,
+  type Person,
+  PersonSchema,
+  type Station,
+  StationSchema,
+  type Unit,
+  UnitSchema,
+} from '@umbrex/core/model';
+import { z } from 'zod';
 import { shippedDescriptions } from '../../devices/read';
 
 /** What a command came to: a JSON value and whether it is fine. */
@@ -27,6 +35,12 @@ export function parseOptions(words: readonly string[]) {
         pair: { type: 'boolean' },
         licence: { type: 'string', multiple: true },
         today: { type: 'string' },
+        stations: { type: 'string' },
+        people: { type: 'string' },
+        on: { type: 'string' },
+        as: { type: 'string' },
+        sets: { type: 'string' },
+        call: { type: 'string' },
       },
     });
   } catch {
@@ -77,3 +91,16 @@ export function readDocument<T>(text: string, schema: z.ZodType<T>): Result<T> {
 }
 
 export const readUnitFile = (text: string): Result<Unit[]> => readDocument(text, UnitSchema.array());
+
+/** A list of things, by itself or under the name of what they are, as the demo and the exports have it. */
+function readList<T>(text: string, key: string, schema: z.ZodType<T>): Result<T[]> {
+  const list = z.array(schema);
+  return readDocument(
+    text,
+    z.union([list, z.looseObject({ [key]: list }).transform((of) => of[key] as T[])]),
+  );
+}
+
+export const readPeopleFile = (text: string): Result<Person[]> => readList(text, 'people', PersonSchema);
+export const readStationsFile = (text: string): Result<Station[]> =>
+  readList(text, 'stations', StationSchema);

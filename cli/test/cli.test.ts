@@ -284,3 +284,107 @@ describe('umbrex', () => {
     expect(umbrex('number', plan, '--fleet', plan)).toMatchObject({ exit: 1, json: { ok: false } });
   });
 });
+
+describe('umbrex hear', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'umbrex-hear-'));
+  const file = (name: string, value: unknown) => {
+    const path = join(folder, name);
+    writeFileSync(path, JSON.stringify(value));
+    return path;
+  };
+  const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+  const set = (n: number, descriptionId: string, more = {}) => ({
+    id: uuid(n),
+    descriptionId,
+    nickname: `Set ${n}`,
+    holder: '',
+    serial: '',
+    firmware: 'unknown',
+    ...more,
+  });
+  const two = file('two.json', [set(1, 'page-handheld'), set(2, 'guided-handheld')]);
+  const hear = (fleet: string, ...more: string[]) =>
+    umbrex('hear', plan, '--fleet', fleet, '--channel', 'Gannet Top', ...more);
+
+  it('gives ordered pairs in fleet order, and says what was taken for granted', () =>
+    expect(hear(two)).toMatchObject({
+      exit: 0,
+      json: {
+        ok: true,
+        assumed: ['everybody-licensed', 'repeater-as-planned'],
+        pairs: [
+          {
+            from: uuid(1),
+            to: uuid(2),
+            hears: true,
+            reach: 'unknown',
+            way: 'repeater',
+            gate: null,
+            finding: null,
+          },
+          {
+            from: uuid(2),
+            to: uuid(1),
+            hears: true,
+            reach: 'unknown',
+            way: 'repeater',
+            gate: null,
+            finding: null,
+          },
+        ],
+      },
+    }));
+  it('says where a call stops, with the JSON all the same', () => {
+    const fleet = file('three.json', [set(1, 'page-handheld'), set(3, 'bank-scanner')]);
+    const { exit, json } = hear(fleet);
+    expect([exit, json.ok]).toEqual([1, false]);
+    expect(json.pairs).toMatchObject([
+      { hears: true, gate: null },
+      {
+        hears: false,
+        gate: 'may-transmit',
+        finding: { code: 'call-stops', gate: 'may-transmit', at: 'from' },
+      },
+    ]);
+  });
+  it('as held, sets that nobody looked at are unknown', () =>
+    expect(hear(two, '--as', 'held').json.pairs[0]).toMatchObject({
+      hears: 'unknown',
+      finding: { code: 'call-not-known' },
+    }));
+  it('with people nobody may send who has no licence that day, and with stations the repeater is as it is listed', () => {
+    const owned = file('owned.json', [
+      set(1, 'page-handheld', { personId: uuid(9) }),
+      set(2, 'guided-handheld', { personId: uuid(9) }),
+    ]);
+    const licence = { service: 'gmrs', holds: 'own', callSign: 'unknown', expires: '2026-12-31' };
+    const people = file('people.json', { people: [{ id: uuid(9), name: 'Ann', licences: [licence] }] });
+    const stations = join(root, 'demo/ostrel-stations.json');
+    const on = (day: string) => hear(owned, '--people', people, '--stations', stations, '--on', day).json;
+    expect(on('2026-12-31')).toMatchObject({ assumed: [], pairs: [{ hears: true }, { hears: true }] });
+    expect(on('2027-01-01').pairs[0]).toMatchObject({ hears: false, gate: 'may-transmit' });
+  });
+  it.each([
+    ['no fleet', ['hear', plan, '--channel', 'Gannet Top']],
+    ['no channel', ['hear', plan, '--fleet', two]],
+    ['a channel that is not there', ['hear', plan, '--fleet', two, '--channel', 'Nowhere']],
+    ['a state that is none', ['hear', plan, '--fleet', two, '--channel', 'Gannet Top', '--as', 'dreamt']],
+    ['a day that is none', ['hear', plan, '--fleet', two, '--channel', 'Gannet Top', '--on', '2026-02-31']],
+  ])('%s is a slip of the command', (_, words) => expect(umbrex(...words).exit).toBe(2));
+  it('a name that two channels have is asked for again', () => {
+    const { channels, ...head } = JSON.parse(readFileSync(plan, 'utf8'));
+    const twice = file('twice.json', {
+      ...head,
+      channels: [...channels, { ...channels[0], id: uuid(70) }],
+    });
+    expect(umbrex('hear', twice, '--fleet', two, '--channel', 'Gannet Top').exit).toBe(2);
+  });
+  it.each([
+    ['is not there', join(folder, 'none.json')],
+    ['is no list of sets', file('odd.json', { sets: 3 })],
+    ['names a kind that nobody knows', file('stray.json', [set(1, 'dream-set')])],
+  ])('a fleet file that %s is a finding', (_, fleet) => {
+    const { exit, json } = hear(fleet);
+    expect([exit, json.ok, json.findings.length > 0]).toEqual([1, false, true]);
+  });
+});

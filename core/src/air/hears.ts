@@ -1,25 +1,9 @@
+import { HEAR_GATES, type HearGate, type Side } from '../findings/index';
 import type { ChannelContent, ToneText } from '../model/index';
 import { opens } from '../tones/index';
 import type { RepeaterSides } from './repeater';
 
-/** Where a call ends, in the order in which it meets these gates. */
-export const HEAR_GATES = [
-  'off',
-  'place',
-  'may-transmit',
-  'transmit-frequency',
-  'mode',
-  'width',
-  'station',
-  'input-frequency',
-  'input-tone',
-  'talk-limit',
-  'output-frequency',
-  'receive-tone',
-  'mute',
-  'scan',
-] as const;
-export type HearGate = (typeof HEAR_GATES)[number];
+export { HEAR_GATES, type HearGate, type Side };
 
 /** One set on one channel, as far as that decides who hears whom. What nobody knows is unknown. */
 export interface SetOnAir {
@@ -27,7 +11,9 @@ export interface SetOnAir {
   readonly isOn: boolean | 'unknown';
   /** What stands at its place for the channel; `null` where it has none. */
   readonly place: ChannelContent | null | 'unknown';
-  /** Whether whoever has it may send there. */
+  /** What its talk key sends on where that is another line of its display than the one it listens to. */
+  readonly talks?: ChannelContent | null | 'unknown';
+  /** Whether whoever has it may send there; a place that sends nothing is one where nobody may. */
   readonly maySend: boolean | 'unknown';
   /** A tone that its operator picked by hand, in place of the place's own, and what it reaches; `off` where none is picked. */
   readonly picked: { readonly tone: ToneText | 'unknown'; readonly reach: 'transmit' | 'both' } | 'off';
@@ -47,8 +33,10 @@ export interface Between extends RepeaterSides {
 export interface Hearing {
   /** Whether it is heard as far as sets and repeater decide; whether the signal reaches is another matter. */
   readonly hears: boolean | 'unknown';
-  /** The first gate that stops it; where none does and one is not known, that one. */
+  /** The first gate on its way that stops it; where none does and one is not known, that one. */
   readonly gate: HearGate | null;
+  /** Whose gate that is; `null` where there is none. */
+  readonly at: Side | null;
   /** What the gate needs and what came, as they are; empty where there is nothing to say. */
   readonly needs: string;
   readonly comes: string;
@@ -58,6 +46,7 @@ export interface Hearing {
 
 interface Passed {
   readonly gate: HearGate;
+  readonly at: Side;
   readonly passes: boolean | 'unknown';
   readonly needs?: string | number;
   readonly comes?: string | number;
@@ -67,11 +56,13 @@ interface Passed {
  * Whether B hears A directly. Source of the gates: TIA-603 for tones; a receiver hears what is on its frequency, in its mode, with the tone that it waits
  * for. A gate that surely stops a call stops it, whatever is not known of the others.
  */
-export function hearsDirect(a: SetOnAir, b: SetOnAir): Hearing {
+export function hearsDirect(from: SetOnAir, b: SetOnAir): Hearing {
+  const a = talking(from);
   return outcome(
     [
-      ...sends(a, b),
-      known('transmit-frequency', of(b, 'receiveHz'), of(a, 'transmitHz'), (needs, comes) => needs === comes),
+      ...sends(a),
+      ...isThere(b, 'to'),
+      known('transmit-frequency', 'to', of(b, 'receiveHz'), of(a, 'transmitHz'), isSame),
       sameMode(a, b),
       ...receives(b, sentTone(a)),
     ],
@@ -82,26 +73,25 @@ export function hearsDirect(a: SetOnAir, b: SetOnAir): Hearing {
 
 /**
  * Whether B hears A through a repeater.
+ * @param from A
  * @param lengthS how long A talks, in seconds; without it the talk limit stops nobody
  */
-export function hearsThrough(a: SetOnAir, repeater: Between, b: SetOnAir, lengthS?: number): Hearing {
+export function hearsThrough(from: SetOnAir, repeater: Between, b: SetOnAir, lengthS?: number): Hearing {
+  const a = talking(from);
   const { status, inputHz, outputHz, inputTone, outputTone, talkLimitS } = repeater;
-  const isThere = status === 'on-air' ? true : status === 'unknown' ? 'unknown' : false;
+  const isUp = status === 'on-air' ? true : status === 'unknown' ? 'unknown' : false;
   return outcome(
     [
-      ...sends(a, b),
-      {
-        gate: 'transmit-frequency',
-        passes: of(a, 'transmitHz') === 'unknown' ? 'unknown' : of(a, 'transmitHz') !== null,
-      },
-      sameMode(a, b),
-      { gate: 'station', passes: isThere, needs: 'on-air', comes: status },
-      known('input-frequency', inputHz, of(a, 'transmitHz'), (needs, comes) => needs === comes),
-      known('input-tone', inputTone, sentTone(a), opens),
+      ...sends(a),
+      { gate: 'station', at: 'repeater', passes: isUp, needs: 'on-air', comes: status },
+      known('input-frequency', 'repeater', inputHz, of(a, 'transmitHz'), isSame),
+      known('input-tone', 'repeater', inputTone, sentTone(a), opens),
       ...(lengthS === undefined
         ? []
-        : [known('talk-limit', talkLimitS, lengthS, (most, length) => length <= most)]),
-      known('output-frequency', of(b, 'receiveHz'), outputHz, (needs, comes) => needs === comes),
+        : [known('talk-limit', 'repeater', talkLimitS, lengthS, (most, length) => length <= most)]),
+      ...isThere(b, 'to'),
+      known('output-frequency', 'to', of(b, 'receiveHz'), outputHz, isSame),
+      sameMode(a, b),
       ...receives(b, outputTone),
     ],
     a,
@@ -109,21 +99,26 @@ export function hearsThrough(a: SetOnAir, repeater: Between, b: SetOnAir, length
   );
 }
 
+/** A set as others meet it: by the line that its talk key sends on. */
+const talking = (set: SetOnAir): SetOnAir => (set.talks === undefined ? set : { ...set, place: set.talks });
+
+const isSame = (needs: number, comes: number) => needs === comes;
+
 /** What must be before anything is sent. */
-const sends = (a: SetOnAir, b: SetOnAir): Passed[] => [
-  { gate: 'off', passes: both(a.isOn, b.isOn) },
-  { gate: 'place', passes: both(hasPlace(a), hasPlace(b)) },
-  { gate: 'may-transmit', passes: a.maySend },
+const sends = (a: SetOnAir): Passed[] => [
+  ...isThere(a, 'from'),
+  { gate: 'may-transmit', at: 'from', passes: of(a, 'transmitHz') === null ? false : a.maySend },
 ];
-const hasPlace = ({ place }: SetOnAir) => (place === 'unknown' ? place : place !== null);
-const both = (a: boolean | 'unknown', b: boolean | 'unknown'): boolean | 'unknown' =>
-  a === false || b === false ? false : a === 'unknown' || b === 'unknown' ? 'unknown' : true;
+const isThere = ({ isOn, place }: SetOnAir, at: 'from' | 'to'): Passed[] => [
+  { gate: 'off', at, passes: isOn },
+  { gate: 'place', at, passes: place === 'unknown' ? place : place !== null },
+];
 
 /** What must be before something that is on the air is heard. */
 const receives = (b: SetOnAir, comes: ToneText | 'unknown'): Passed[] => [
-  known('receive-tone', awaitedTone(b), comes, opens),
-  { gate: 'mute', passes: not(b.isMuted) },
-  { gate: 'scan', passes: not(b.isElsewhere) },
+  known('receive-tone', 'to', awaitedTone(b), comes, opens),
+  { gate: 'mute', at: 'to', passes: not(b.isMuted) },
+  { gate: 'scan', at: 'to', passes: not(b.isElsewhere) },
 ];
 const not = (is: boolean | 'unknown' = false) => (is === 'unknown' ? is : !is);
 
@@ -145,23 +140,24 @@ function awaitedTone(set: SetOnAir): ToneText | 'unknown' {
 
 const modeOf = (set: SetOnAir): string | 'unknown' => of(set, 'modulation') ?? set.mode;
 const sameMode = (a: SetOnAir, b: SetOnAir): Passed =>
-  known('mode', modeOf(b), modeOf(a), (needs, comes) => needs === comes);
+  known('mode', 'to', modeOf(b), modeOf(a), (needs, comes) => needs === comes);
 
 /** A gate that compares two values, as far as both are known. A receiver that waits for no tone asks for none. */
 function known<T extends string | number>(
   gate: HearGate,
+  at: Side,
   needs: T | 'unknown' | null | undefined,
   comes: T | 'unknown' | null | undefined,
   passes: (needs: T, comes: T) => boolean,
 ): Passed {
-  if (gate === 'receive-tone' && needs === 'off') return { gate, passes: true };
-  if (gate === 'input-tone' && needs === 'off') return { gate, passes: true };
+  if (gate === 'receive-tone' && needs === 'off') return { gate, at, passes: true };
+  if (gate === 'input-tone' && needs === 'off') return { gate, at, passes: true };
   // What is sent nowhere, or stands nowhere, is heard by nobody, whatever the other side is.
   if (needs === null || comes === null)
-    return { gate, passes: false, needs: needs ?? '', comes: comes ?? '' };
+    return { gate, at, passes: false, needs: needs ?? '', comes: comes ?? '' };
   if (needs === 'unknown' || comes === 'unknown' || needs === undefined || comes === undefined)
-    return { gate, passes: 'unknown', needs: needs ?? '', comes: comes ?? '' };
-  return { gate, passes: passes(needs as T, comes as T), needs, comes };
+    return { gate, at, passes: 'unknown', needs: needs ?? '', comes: comes ?? '' };
+  return { gate, at, passes: passes(needs as T, comes as T), needs, comes };
 }
 
 function outcome(gates: readonly Passed[], a: SetOnAir, b: SetOnAir): Hearing {
@@ -172,11 +168,12 @@ function outcome(gates: readonly Passed[], a: SetOnAir, b: SetOnAir): Hearing {
     ? {
         hears: stop.passes,
         gate: stop.gate,
+        at: stop.at,
         needs: String(stop.needs ?? ''),
         comes: String(stop.comes ?? ''),
         sounds,
       }
-    : { hears: true, gate: null, needs: '', comes: '', sounds };
+    : { hears: true, gate: null, at: null, needs: '', comes: '', sounds };
 }
 
 /** Source: practice; a receiver's filter is as wide as its channel, and a narrow transmission swings half as far. */

@@ -1,3 +1,4 @@
+import type { AirFinding } from './air';
 import type { DocumentFinding } from './documents';
 import type { FitFinding } from './fit';
 import type { PlanFinding } from './plan';
@@ -15,7 +16,7 @@ interface Common {
 }
 
 /** What the core has to say, by code and numbers only; the words live with the interface. */
-export type Finding = Common & (DocumentFinding | FitFinding | PlanFinding | SheetFinding);
+export type Finding = Common & (AirFinding | DocumentFinding | FitFinding | PlanFinding | SheetFinding);
 
 /** By what a finding is known. */
 export type FindingCode = Finding['code'];

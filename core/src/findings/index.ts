@@ -1,3 +1,4 @@
+export * from './air';
 export * from './finding';
 export * from './question';
 export * from './result';

@@ -13,7 +13,7 @@ export * from './naming';
 export * from './numbering';
 export * from './otherNumbers';
 export * from './pickedTone';
-export type { Verdict } from './policy';
+export { sendsBy, type Verdict } from './policy';
 export * from './refit';
 export * from './right';
 export * from './shortForms';

@@ -6,3 +6,8 @@ export type Verdict = 'full' | 'adapted' | 'listen' | 'no' | 'unknown' | 'apart'
 
 /** What of a plan the fit of one channel depends on, beside the channel itself. */
 export type FitPolicy = Pick<Plan, 'receivePolicy' | 'withoutRight'> & RuleContext;
+
+/** Whether whoever holds a set may send on a channel with it, by what the fit made of that. */
+export function sendsBy(verdict: Verdict): boolean | 'unknown' {
+  return verdict === 'unknown' ? verdict : verdict === 'full' || verdict === 'adapted';
+}

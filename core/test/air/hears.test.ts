@@ -78,7 +78,7 @@ describe('who hears whom, by hand', () => {
       false,
       'input-frequency',
     ],
-    ['a set that only listens sends nothing', { transmitHz: null }, {}, false, 'transmit-frequency'],
+    ['a set that only listens sends nothing', { transmitHz: null }, {}, false, 'may-transmit'],
     ['one that hears another output', {}, { receiveHz: 462_675_000 }, false, 'output-frequency'],
   ] as const)('through a repeater: %s', (title, a, b, hears, gate) => {
     const code = title.startsWith('the partner');
@@ -119,10 +119,32 @@ describe('who hears whom, by hand', () => {
     expect(hearsDirect(plain, left('both')).gate).toBe('receive-tone');
     expect(hearsDirect(left('both'), left('both')).hears).toBe(true);
   });
+  it('a set with two lines may listen on one and talk on the other: you hear them, they hear nothing from you', () => {
+    const other = place({ receiveHz: 462_675_000, transmitHz: 467_675_000 });
+    const [two, plain] = [set(direct, { talks: other }), set(direct)];
+    expect(hearsDirect(plain, two).hears).toBe(true);
+    expect(hearsDirect(two, plain)).toMatchObject({ hears: false, gate: 'transmit-frequency' });
+    expect(hearsThrough(set({}, { talks: other }), tower(), set()).gate).toBe('input-frequency');
+    expect(hearsDirect({ ...two, talks: 'unknown' }, plain)).toMatchObject({
+      hears: 'unknown',
+      gate: 'place',
+    });
+  });
   it('what stops it first is said, in the order of the gates', () => {
     const worst = set(null, { isOn: false, maySend: false });
     expect(hearsDirect(worst, worst).gate).toBe('off');
     expect(hearsDirect({ ...worst, isOn: true }, set()).gate).toBe('place');
+    // Each set is asked when the call comes to it: what A may not send meets no B.
+    expect(hearsDirect(set(direct, { maySend: false }), worst)).toMatchObject({
+      gate: 'may-transmit',
+      at: 'from',
+    });
+    expect(hearsDirect(set(direct), worst)).toMatchObject({ gate: 'off', at: 'to' });
+    expect(hearsThrough(set({ transmitTone: 'off' }), tower(), worst)).toMatchObject({
+      gate: 'input-tone',
+      at: 'repeater',
+    });
+    expect(hearsThrough(set(), tower(), set(null))).toMatchObject({ gate: 'place', at: 'to' });
     expect(hearsDirect(set(direct, { maySend: false }), set(direct)).gate).toBe('may-transmit');
     expect(hearsDirect(set({ ...direct, modulation: 'AM' }), set(direct)).gate).toBe('mode');
     expect(hearsThrough(set(), tower({ status: 'planned' }), set()).gate).toBe('station');
@@ -174,19 +196,22 @@ interface Plainly {
 }
 function plainly(x: Plainly): HearGate | null {
   const steps: [HearGate, boolean][] = [
-    ['off', x.on[0] && x.on[1]],
-    ['place', x.there[0] && x.there[1]],
-    ['may-transmit', x.may],
-    ['transmit-frequency', x.tower ? x.sendsHz !== null : x.sendsHz === x.hearsHz],
-    ['mode', x.mode[0] === x.mode[1]],
+    ['off', x.on[0]],
+    ['place', x.there[0]],
+    ['may-transmit', x.may && x.sendsHz !== null],
     ...(x.tower
       ? ([
           ['station', x.tower.isOn],
           ['input-frequency', x.tower.inHz === x.sendsHz],
           ['input-tone', x.tower.inTone === 'off' || sameTone(x.tower.inTone, x.sent)],
-          ['output-frequency', x.tower.outHz === x.hearsHz],
         ] as [HearGate, boolean][])
       : []),
+    ['off', x.on[1]],
+    ['place', x.there[1]],
+    x.tower
+      ? ['output-frequency', x.tower.outHz === x.hearsHz]
+      : ['transmit-frequency', x.sendsHz === x.hearsHz],
+    ['mode', x.mode[0] === x.mode[1]],
     ['receive-tone', x.awaited === 'off' || sameTone(x.awaited, x.tower ? x.tower.outTone : x.sent)],
     ['mute', !x.muted],
     ['scan', !x.elsewhere],

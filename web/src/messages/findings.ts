@@ -1,4 +1,5 @@
 import type { Finding } from '@umbrex/core/findings';
+import { AIR_WORDS } from './airFindings';
 import { FIT_WORDS } from './fitFindings';
 import { PLAN_WORDS } from './planFindings';
 import { SHEET_WORDS } from './sheetFindings';
@@ -75,6 +76,7 @@ const WORDS: Words = {
   }),
   ...PLAN_WORDS,
   ...SHEET_WORDS,
+  ...AIR_WORDS,
 };
 
 /** The words for a finding; the only place for sentences about findings. */

@@ -10,7 +10,7 @@ import {
 } from '@umbrex/core/card';
 import { conditionOf, onLoan } from '@umbrex/core/evidence';
 import { servicesOf } from '@umbrex/core/facts';
-import type { BoardKind, Cell } from '@umbrex/core/fit';
+import { type BoardKind, type Cell, sendsBy } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
 import { maskSecretTones } from '@umbrex/core/formats';
 import { type Channel, kindOf, numbersWith, type Plan, wantedReceiveTone } from '@umbrex/core/model';
@@ -123,14 +123,11 @@ function cardChannel(plan: Plan, channel: Channel, isHidden: boolean): CardChann
   };
 }
 
-const SENDS = {
-  full: 'yes',
-  adapted: 'yes',
-  listen: 'no',
-  no: 'no',
-  unknown: 'unknown',
-  apart: 'no',
-} as const;
+const SENDS = new Map<boolean | 'unknown', 'yes' | 'no' | 'unknown'>([
+  [true, 'yes'],
+  [false, 'no'],
+  ['unknown', 'unknown'],
+]);
 
 /**
  * Why somebody else may not talk on a channel is theirs: of other people's sets a card has what they show, and whether one reaches them.
@@ -164,7 +161,7 @@ function cardPlace({ channelId, verdict, slot, name, findings }: Cell): CardPlac
       slot: slot.number,
       label: slot.label,
       shows: name,
-      sends: SENDS[verdict],
+      sends: SENDS.get(sendsBy(verdict)) ?? 'unknown',
       why: finding ? findingText(finding).what : '',
     },
   ];

@@ -1,0 +1,36 @@
+/** Where a call may end. Each set is asked whether it is on and on its place when the call comes to it. */
+export const HEAR_GATES = [
+  'off',
+  'place',
+  'may-transmit',
+  'transmit-frequency',
+  'mode',
+  'width',
+  'station',
+  'input-frequency',
+  'input-tone',
+  'talk-limit',
+  'output-frequency',
+  'receive-tone',
+  'mute',
+  'scan',
+] as const;
+export type HearGate = (typeof HEAR_GATES)[number];
+
+/** Whose gate it is: of who talks, of what stands between, of who listens. */
+export type Side = 'from' | 'repeater' | 'to';
+
+/** A gate with what it needs and what came; both are empty where there is nothing to compare. */
+interface AtGate {
+  readonly gate: HearGate;
+  readonly at: Side;
+  readonly needs: string;
+  readonly comes: string;
+}
+
+/** What is said of a call between two sets. */
+export type AirFinding =
+  | ({ readonly code: 'call-stops' } & AtGate)
+  | ({ readonly code: 'call-not-known' } & AtGate)
+  /** It is heard, by a receiver of another width. */
+  | { readonly code: 'call-sounds'; readonly sounds: 'harsh' | 'weak' };
