@@ -106,7 +106,7 @@ describe('sets as they are known to be', () => {
             const [asPlanned] = sets(one, 'planned');
             const [asHeld] = sets(one, 'held');
             // A control channel is a place of its own kind, and no call comes there.
-            if (!asPlanned?.set.place) continue;
+            if (!asPlanned?.set.place || one.trunk) continue;
             expect(asHeld?.place).toEqual(asPlanned.place);
             const { name: _, ...wanted } = (asPlanned.set.place ?? {}) as { name?: string };
             expect(asHeld?.set.place).toMatchObject(wanted);

@@ -44,31 +44,20 @@ export interface Hearing {
   readonly sounds: 'right' | 'harsh' | 'weak' | 'unknown';
 }
 
-interface Passed {
-  readonly gate: HearGate;
-  readonly at: Side;
-  readonly passes: boolean | 'unknown';
-  readonly needs?: string | number;
-  readonly comes?: string | number;
-}
-
 /**
  * Whether B hears A directly. Source of the gates: TIA-603 for tones; a receiver hears what is on its frequency, in its mode, with the tone that it waits
  * for. A gate that surely stops a call stops it, whatever is not known of the others.
  */
 export function hearsDirect(from: SetOnAir, b: SetOnAir): Hearing {
   const a = talking(from);
-  return outcome(
-    [
-      ...sends(a),
-      ...isThere(b, 'to'),
-      known('transmit-frequency', 'to', of(b, 'receiveHz'), of(a, 'transmitHz'), isSame),
-      sameMode(a, b),
-      ...receives(b, sentTone(a)),
-    ],
-    a,
-    b,
-  );
+  const call = new Call();
+  if (
+    !sends(call, a) &&
+    !isNotThere(call, b, 'to') &&
+    !call.misses('transmit-frequency', 'to', of(b, 'receiveHz'), of(a, 'transmitHz'))
+  )
+    hearing(call, a, b, sentTone(a));
+  return outcome(call, a, b);
 }
 
 /**
@@ -78,48 +67,98 @@ export function hearsDirect(from: SetOnAir, b: SetOnAir): Hearing {
  */
 export function hearsThrough(from: SetOnAir, repeater: Between, b: SetOnAir, lengthS?: number): Hearing {
   const a = talking(from);
-  const { status, inputHz, outputHz, inputTone, outputTone, talkLimitS } = repeater;
-  const isUp = status === 'on-air' ? true : status === 'unknown' ? 'unknown' : false;
-  return outcome(
-    [
-      ...sends(a),
-      { gate: 'station', at: 'repeater', passes: isUp, needs: 'on-air', comes: status },
-      known('input-frequency', 'repeater', inputHz, of(a, 'transmitHz'), isSame),
-      known('input-tone', 'repeater', inputTone, sentTone(a), opens),
-      ...(lengthS === undefined
-        ? []
-        : [known('talk-limit', 'repeater', talkLimitS, lengthS, (most, length) => length <= most)]),
-      ...isThere(b, 'to'),
-      known('output-frequency', 'to', of(b, 'receiveHz'), outputHz, isSame),
-      sameMode(a, b),
-      ...receives(b, outputTone),
-    ],
-    a,
-    b,
-  );
+  const call = new Call();
+  if (
+    !sends(call, a) &&
+    !repeats(call, a, repeater, lengthS) &&
+    !isNotThere(call, b, 'to') &&
+    !call.misses('output-frequency', 'to', of(b, 'receiveHz'), repeater.outputHz)
+  )
+    hearing(call, a, b, repeater.outputTone);
+  return outcome(call, a, b);
 }
 
 /** A set as others meet it: by the line that its talk key sends on. */
 const talking = (set: SetOnAir): SetOnAir => (set.talks === undefined ? set : { ...set, place: set.talks });
 
-const isSame = (needs: number, comes: number) => needs === comes;
+type Value = string | number | null | undefined;
+interface Stop {
+  readonly gate: HearGate;
+  readonly at: Side;
+  readonly needs: Value;
+  readonly comes: Value;
+}
+
+/** A call on its way: the first gate that surely stops it, and the first of which nobody knows. Each gate answers whether it stops it. */
+class Call {
+  stopped: Stop | null = null;
+  doubted: Stop | null = null;
+
+  /** A gate that is passed, or not, or of which nobody knows. */
+  stops(gate: HearGate, at: Side, passes: boolean | 'unknown', needs?: Value, comes?: Value): boolean {
+    if (passes === true) return false;
+    const stop = { gate, at, needs, comes };
+    if (passes === 'unknown') {
+      this.doubted ??= stop;
+      return false;
+    }
+    this.stopped = stop;
+    return true;
+  }
+
+  /** A gate that compares what comes with what it needs, as far as both are known. */
+  misses(gate: HearGate, at: Side, needs: Value, comes: Value): boolean {
+    return this.stops(gate, at, asFarAsKnown(needs, comes) ?? needs === comes, needs, comes);
+  }
+
+  /** A gate for a tone; a receiver that waits for none opens for all. */
+  staysShut(gate: HearGate, at: Side, needs: ToneText | 'unknown', comes: ToneText | 'unknown'): boolean {
+    if (needs === 'off') return false;
+    return this.stops(gate, at, asFarAsKnown(needs, comes) ?? opens(needs, comes), needs, comes);
+  }
+}
+
+/** What is sent nowhere, or stands nowhere, is heard by nobody, whatever the other side is; `undefined` where both are known. */
+function asFarAsKnown(needs: Value, comes: Value): false | 'unknown' | undefined {
+  if (needs === null || comes === null) return false;
+  return isKnown(needs) && isKnown(comes) ? undefined : 'unknown';
+}
+
+const isKnown = (value: Value) => value !== 'unknown' && value !== undefined;
 
 /** What must be before anything is sent. */
-const sends = (a: SetOnAir): Passed[] => [
-  ...isThere(a, 'from'),
-  { gate: 'may-transmit', at: 'from', passes: of(a, 'transmitHz') === null ? false : a.maySend },
-];
-const isThere = ({ isOn, place }: SetOnAir, at: 'from' | 'to'): Passed[] => [
-  { gate: 'off', at, passes: isOn },
-  { gate: 'place', at, passes: place === 'unknown' ? place : place !== null },
-];
+const sends = (call: Call, a: SetOnAir): boolean =>
+  isNotThere(call, a, 'from') ||
+  call.stops('may-transmit', 'from', of(a, 'transmitHz') === null ? false : a.maySend);
 
-/** What must be before something that is on the air is heard. */
-const receives = (b: SetOnAir, comes: ToneText | 'unknown'): Passed[] => [
-  known('receive-tone', 'to', awaitedTone(b), comes, opens),
-  { gate: 'mute', at: 'to', passes: not(b.isMuted) },
-  { gate: 'scan', at: 'to', passes: not(b.isElsewhere) },
-];
+const isNotThere = (call: Call, { isOn, place }: SetOnAir, at: 'from' | 'to'): boolean =>
+  call.stops('off', at, isOn) || call.stops('place', at, place === 'unknown' ? place : place !== null);
+
+/** What must be before a repeater sends it on. */
+const repeats = (
+  call: Call,
+  a: SetOnAir,
+  { status, inputHz, inputTone, talkLimitS }: Between,
+  lengthS: number | undefined,
+): boolean =>
+  call.stops('station', 'repeater', status === 'unknown' ? status : status === 'on-air', 'on-air', status) ||
+  call.misses('input-frequency', 'repeater', inputHz, of(a, 'transmitHz')) ||
+  call.staysShut('input-tone', 'repeater', inputTone, sentTone(a)) ||
+  (lengthS !== undefined &&
+    call.stops(
+      'talk-limit',
+      'repeater',
+      talkLimitS === 'unknown' ? talkLimitS : lengthS <= talkLimitS,
+      talkLimitS,
+      lengthS,
+    ));
+
+/** What must be before something that is on the air where B listens is heard. */
+const hearing = (call: Call, a: SetOnAir, b: SetOnAir, comes: ToneText | 'unknown'): boolean =>
+  call.misses('mode', 'to', modeOf(b), modeOf(a)) ||
+  call.staysShut('receive-tone', 'to', awaitedTone(b), comes) ||
+  call.stops('mute', 'to', not(b.isMuted)) ||
+  call.stops('scan', 'to', not(b.isElsewhere));
 const not = (is: boolean | 'unknown' = false) => (is === 'unknown' ? is : !is);
 
 type Read<K extends keyof ChannelContent> = ChannelContent[K] | 'unknown' | null;
@@ -139,41 +178,14 @@ function awaitedTone(set: SetOnAir): ToneText | 'unknown' {
 }
 
 const modeOf = (set: SetOnAir): string | 'unknown' => of(set, 'modulation') ?? set.mode;
-const sameMode = (a: SetOnAir, b: SetOnAir): Passed =>
-  known('mode', 'to', modeOf(b), modeOf(a), (needs, comes) => needs === comes);
 
-/** A gate that compares two values, as far as both are known. A receiver that waits for no tone asks for none. */
-function known<T extends string | number>(
-  gate: HearGate,
-  at: Side,
-  needs: T | 'unknown' | null | undefined,
-  comes: T | 'unknown' | null | undefined,
-  passes: (needs: T, comes: T) => boolean,
-): Passed {
-  if (gate === 'receive-tone' && needs === 'off') return { gate, at, passes: true };
-  if (gate === 'input-tone' && needs === 'off') return { gate, at, passes: true };
-  // What is sent nowhere, or stands nowhere, is heard by nobody, whatever the other side is.
-  if (needs === null || comes === null)
-    return { gate, at, passes: false, needs: needs ?? '', comes: comes ?? '' };
-  if (needs === 'unknown' || comes === 'unknown' || needs === undefined || comes === undefined)
-    return { gate, at, passes: 'unknown', needs: needs ?? '', comes: comes ?? '' };
-  return { gate, at, passes: passes(needs as T, comes as T), needs, comes };
-}
-
-function outcome(gates: readonly Passed[], a: SetOnAir, b: SetOnAir): Hearing {
-  const stop =
-    gates.find(({ passes }) => passes === false) ?? gates.find(({ passes }) => passes === 'unknown');
+function outcome({ stopped, doubted }: Call, a: SetOnAir, b: SetOnAir): Hearing {
   const sounds = soundsLike(of(a, 'bandwidth'), of(b, 'bandwidth'));
-  return stop
-    ? {
-        hears: stop.passes,
-        gate: stop.gate,
-        at: stop.at,
-        needs: String(stop.needs ?? ''),
-        comes: String(stop.comes ?? ''),
-        sounds,
-      }
-    : { hears: true, gate: null, at: null, needs: '', comes: '', sounds };
+  const stop = stopped ?? doubted;
+  if (!stop) return { hears: true, gate: null, at: null, needs: '', comes: '', sounds };
+  const { gate, at, needs, comes } = stop;
+  const hears = stopped ? false : 'unknown';
+  return { hears, gate, at, needs: String(needs ?? ''), comes: String(comes ?? ''), sounds };
 }
 
 /** Source: practice; a receiver's filter is as wide as its channel, and a narrow transmission swings half as far. */
@@ -181,7 +193,8 @@ function soundsLike(
   sent: Read<'bandwidth'> | undefined,
   heard: Read<'bandwidth'> | undefined,
 ): Hearing['sounds'] {
-  const isWidth = (width: unknown) => width === 'narrow' || width === 'wide';
   if (!isWidth(sent) || !isWidth(heard)) return 'unknown';
   return sent === heard ? 'right' : sent === 'wide' ? 'harsh' : 'weak';
 }
+
+const isWidth = (width: unknown) => width === 'narrow' || width === 'wide';

@@ -6,5 +6,13 @@ import { sameOnAir, type ToneText } from '../model/index';
  * Source: TIA-603, CTCSS and CDCSS decoders; the partner rule follows from the Golay word (see dcsWord).
  */
 export function opens(needed: ToneText, sent: ToneText): boolean {
-  return needed === 'off' || needed === sent || sameOnAir(needed).includes(sent);
+  return needed === 'off' || needed === sent || alike(needed).includes(sent);
+}
+
+const known = new Map<ToneText, readonly ToneText[]>();
+/** What sounds the same, worked out once a tone. */
+function alike(tone: ToneText): readonly ToneText[] {
+  const those = known.get(tone) ?? sameOnAir(tone);
+  known.set(tone, those);
+  return those;
 }
