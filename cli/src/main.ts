@@ -5,6 +5,7 @@ import { bench } from './bench';
 import { between } from './between';
 import { advise, check, memory, number, onPlan, provePatterns } from './plans';
 import { type Outcome, UsageError } from './read';
+import { scan } from './scan';
 import { channel, rules, service, tone } from './tables';
 
 const USAGE = `usage:
@@ -25,6 +26,8 @@ const USAGE = `usage:
                                               what it takes to bring sets that hold the old state to the new one
   umbrex hear <plan.json> --fleet <units.json> --channel <name> [--stations <file>] [--people <file>] [--on <day>] [--as planned|held] [--device <file>]…
                                               who hears whom on a channel, and where a call stops
+  umbrex scan <plan.json> --device <file> --call <seconds>
+                                              how long a scan’s round takes, and the chance to miss one call of that length
   umbrex bench <job.json>                     who loads which set when, with a proven bound
   umbrex check <plan.json>                    what is wrong with a plan, before anybody programs it
   umbrex advise <plan.json> --channel <name> [--device <file>]…
@@ -53,6 +56,8 @@ export function run(words: readonly string[]): Outcome {
       return number(subject, rest);
     case 'hear':
       return hear(subject, rest);
+    case 'scan':
+      return scan(subject, rest);
     case 'bench':
       return bench(onlySubject(subject, rest));
     case 'diff':

@@ -388,3 +388,28 @@ describe('umbrex hear', () => {
     expect([exit, json.ok, json.findings.length > 0]).toEqual([1, false, true]);
   });
 });
+
+describe('umbrex scan', () => {
+  const scan = (device: string, ...more: string[]) =>
+    umbrex('scan', plan, '--device', join(root, `devices/${device}.json`), ...more);
+  it('says how long a round takes, and what it misses of calls of a length; none where a channel is not scanned', () => {
+    const { exit, json } = scan('wideband-receiver', '--call', '1');
+    expect([exit, json.ok]).toEqual([0, true]);
+    const channels: { name: string; missChance: number | null }[] = json.channels;
+    // It stays 60 ms at each place and needs 25 to decide: 975 ms of a round are caught.
+    for (const { missChance } of channels)
+      expect(missChance === null || Math.abs(missChance - Math.max(0, 1 - 975 / json.roundMs)) < 1e-9).toBe(
+        true,
+      );
+    expect(channels.filter(({ missChance }) => missChance === null).length).toBeGreaterThan(0);
+  });
+  it('a set that does not scan is a finding', () =>
+    expect(scan('pocket-radio', '--call', '3')).toMatchObject({
+      exit: 1,
+      json: { ok: false, findings: [{ code: 'scans-not' }] },
+    }));
+  it.each([['--call', '0'], ['--call', 'long'], ['--call', '-3'], ['--call', '99999'], []])(
+    '%s %s is a slip',
+    (...more) => expect(scan('bank-scanner', ...more).exit).toBe(2),
+  );
+});

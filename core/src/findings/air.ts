@@ -32,5 +32,8 @@ interface AtGate {
 export type AirFinding =
   | ({ readonly code: 'call-stops' } & AtGate)
   | ({ readonly code: 'call-not-known' } & AtGate)
+  /** The set goes round no places; or nobody has said how it does. */
+  | { readonly code: 'scans-not' }
+  | { readonly code: 'scan-not-known' }
   /** It is heard, by a receiver of another width. */
   | { readonly code: 'call-sounds'; readonly sounds: 'harsh' | 'weak' };

@@ -39,9 +39,14 @@ export const ScanSchema = z.union([
   z.strictObject({
     /** From one place to the next, in milliseconds. */
     everyMs: z.number().int().min(5).max(5000),
+    /** How long it has to hear something at a place before it stays there, in milliseconds; where nobody looked, at most as long as it is there. */
+    decideMs: z.union([unknown, z.number().int().min(0).max(5000)]).default('unknown'),
     /** How long it stays after somebody spoke, in milliseconds, where no field decides it. */
     resumeMs: z.number().int().min(0).max(60_000),
-    /** How often it looks at its priority places while it listens elsewhere, which cuts the sound for a moment, and how many it can have. */
+    /**
+     * How often it looks at its priority places while it goes round or listens elsewhere, and how many it can have. A look takes as long as a stop at
+     * each of them, and cuts the sound for that long.
+     */
     priority: z.union([
       z.literal('none'),
       z.strictObject({

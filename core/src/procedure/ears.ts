@@ -1,5 +1,5 @@
 import type { Description } from '../model/index';
-import { type Catch, hears, Round, type Signal, type Stop, searchStops } from './round';
+import { type Catch, hears, Round, type Signal, type Stop, searchStops, timingOf } from './round';
 import { mod } from './slotMove';
 
 /** The receiver of a virtual set: what is on the air, the scan or search that is going on, and what was found. */
@@ -23,11 +23,11 @@ export class Ears {
     if (typeof scan !== 'object') return;
     if (places === 'bands') {
       const everyMs = scan.search === 'none' ? scan.everyMs : scan.search.everyMs;
-      this.round = new Round(searchStops(this.description), { everyMs, lookEveryMs: null }, nowMs);
+      const { decideMs } = timingOf({ ...scan, everyMs });
+      this.round = new Round(searchStops(this.description), { everyMs, decideMs, lookEveryMs: null }, nowMs);
     } else {
-      const lookEveryMs = scan.priority === 'none' ? null : scan.priority.everyMs;
       const index = places.findLastIndex(({ number }) => number !== null && number <= from);
-      this.round = new Round(places, { everyMs: scan.everyMs, lookEveryMs }, nowMs, index);
+      this.round = new Round(places, timingOf(scan), nowMs, index);
     }
     this.rounds.push(this.round);
   }

@@ -36,8 +36,20 @@ export interface Catch extends Pick<Stop, 'number' | 'hz'> {
 export interface Timing {
   /** From one place to the next. */
   readonly everyMs: number;
+  /** How long it has to hear something before it stays. */
+  readonly decideMs: number;
   /** How often it looks at the places with priority; `null` where it does not. */
   readonly lookEveryMs: number | null;
+}
+
+/** The timing of a set's scan over its places. A decision that nobody measured takes the whole stop: longer it cannot take. */
+export function timingOf(scan: Exclude<Description['scan'], string>): Timing {
+  const { everyMs, decideMs, priority } = scan;
+  return {
+    everyMs,
+    decideMs: Math.min(decideMs === 'unknown' ? everyMs : decideMs, everyMs),
+    lookEveryMs: priority === 'none' ? null : priority.everyMs,
+  };
 }
 
 /** Whether a place lets a signal through at a moment. */
@@ -55,7 +67,11 @@ export function hears(
   );
 }
 
-/** A scan that goes round: from place to place, staying where it hears something, glancing at what has priority. */
+/** Whether a place lets a signal through for as long as it takes to decide. */
+const hearsLong = (stop: Stop, signals: readonly Signal[], fromMs: number, decideMs: number): boolean =>
+  hears(stop, signals, fromMs) && hears(stop, signals, fromMs + decideMs);
+
+/** A scan that goes round: from place to place, staying where it hears something, looking at what has priority. */
 export class Round {
   /** When it does something next. */
   nextMs: number;
@@ -66,6 +82,9 @@ export class Round {
   private isStopped = false;
   private heardMs = 0;
   private lookMs: number;
+  /** Places with priority that are still to be looked at in this look, as indices. */
+  private looking: number[] = [];
+  private hasLooked = false;
 
   /** @param from the place after which it begins, as an index; -1 before the first */
   constructor(
@@ -87,9 +106,15 @@ export class Round {
   /** One step at its time. */
   step(nowMs: number, signals: readonly Signal[]): void {
     this.nextMs = nowMs + this.timing.everyMs;
-    if (nowMs >= this.lookMs) {
-      this.lookMs = nowMs + (this.timing.lookEveryMs ?? Number.POSITIVE_INFINITY);
-      if (this.glance(nowMs, signals)) return;
+    // After a look it goes on with its round by one place at least, however often it is to look.
+    if (this.looking.length === 0 && nowMs >= this.lookMs && !this.hasLooked) this.beginLook(nowMs);
+    const glanced = this.looking.shift();
+    this.hasLooked = glanced !== undefined;
+    if (glanced !== undefined) {
+      if (!this.hearsAt(glanced, nowMs, signals)) return;
+      this.looking = [];
+      this.goTo(glanced, nowMs, signals);
+      return;
     }
     const stop = this.stops[this.at];
     if (stop && this.isStopped) {
@@ -100,23 +125,25 @@ export class Round {
     this.goTo((this.at + 1) % this.stops.length, nowMs, signals);
   }
 
-  /** Looks at the places with priority; goes there if something is heard on one. */
-  private glance(nowMs: number, signals: readonly Signal[]): boolean {
-    const here = this.stops[this.at];
-    if (this.isStopped && !here?.hasPriority) this.cuts++;
-    const index = this.stops.findIndex((stop) => stop.hasPriority && hears(stop, signals, nowMs));
-    if (index < 0 || (index === this.at && this.isStopped)) return false;
-    this.goTo(index, nowMs, signals);
-    return true;
+  private beginLook(nowMs: number): void {
+    this.lookMs = nowMs + (this.timing.lookEveryMs ?? Number.POSITIVE_INFINITY);
+    const here = this.isStopped ? this.at : -1;
+    this.looking = this.stops.flatMap(({ hasPriority }, i) => (hasPriority && i !== here ? [i] : []));
+    if (this.isStopped && this.looking.length > 0 && !this.stops[here]?.hasPriority) this.cuts++;
+  }
+
+  private hearsAt(index: number, nowMs: number, signals: readonly Signal[]): boolean {
+    const stop = this.stops[index];
+    return stop !== undefined && hearsLong(stop, signals, nowMs, this.timing.decideMs);
   }
 
   private goTo(index: number, nowMs: number, signals: readonly Signal[]): void {
     this.at = index;
     const stop = this.stops[index];
-    this.isStopped = stop !== undefined && hears(stop, signals, nowMs);
+    this.isStopped = this.hearsAt(index, nowMs, signals);
     if (!stop || !this.isStopped) return;
     this.heardMs = nowMs;
-    this.caught.push({ number: stop.number, hz: stop.hz, atMs: nowMs });
+    this.caught.push({ number: stop.number, hz: stop.hz, atMs: nowMs + this.timing.decideMs });
   }
 }
 

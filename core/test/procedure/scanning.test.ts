@@ -76,8 +76,8 @@ describe('a scan', () => {
     expect(device.speaker()).toEqual({ number: 2, hz: 155_162_500 });
     expect(device.caught().catches.at(-1)?.atMs).toBeLessThan(7500 + 2000);
   });
-  it('catches a call of length L with chance L / T on a round of T: 10 places of 40 ms, calls of 100 ms', () => {
-    // Common practice, no published source: chance min(1, (L - d) / T), here d = 0, so that 100 of 400 offsets are caught.
+  it('catches a call of length L with chance (L - d) / T on a round of T: 10 places of 40 ms, calls of 100 ms', () => {
+    // Common practice, no published source: chance min(1, (L - d) / T), here d = 15 ms, so that 85 of 400 offsets are caught: of one each 10 ms nine.
     const channels = Array.from({ length: 10 }, (_, i) => heard(`C${i}`, 152 + i * 0.025));
     const caught = Array.from({ length: 40 }, (_, k) => {
       const device = scanner(channels);
@@ -87,7 +87,7 @@ describe('a scan', () => {
       wait(device, 6000);
       return device.caught().catches.length;
     });
-    expect(caught.reduce((sum, n) => sum + n, 0)).toBe(10);
+    expect(caught.reduce((sum, n) => sum + n, 0)).toBe(9);
   });
   it('is begun by a side key where its setting says so, and by nothing else', () => {
     const description = shipped('page-handheld');

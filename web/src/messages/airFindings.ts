@@ -97,6 +97,14 @@ export const AIR_WORDS = {
     what: NOT_KNOWN[f.gate]({ ...f, code: 'call-stops' }),
     help: 'Look at it and write it down.',
   }),
+  'scans-not': () => ({
+    what: 'This kind of set does not scan.',
+    help: 'Take a set that does, or stay on one channel.',
+  }),
+  'scan-not-known': () => ({
+    what: 'Nobody has described how this kind of set scans.',
+    help: 'Add it to the description: how long it is at a place, and how long it takes to decide.',
+  }),
   'call-sounds': (f) =>
     f.sounds === 'harsh'
       ? {

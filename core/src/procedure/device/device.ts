@@ -9,7 +9,8 @@ import {
 } from '../../model/index';
 import { holds, type Standing } from '../conditions';
 import type { KeyEvent } from '../events';
-import { type Catch, type Signal, type Stop, scanStops } from '../round';
+import { scanOf } from '../missed';
+import type { Catch, Signal, Stop } from '../round';
 import { fillScreen, type ScreenLine, screenLine } from '../screen';
 import type { Emission } from '../sending';
 import { act } from './actions';
@@ -253,11 +254,7 @@ export class VirtualDevice {
   }
 
   private placeStops(): Stop[] {
-    const places = this.set.slots.map((slot) => ({ slot, content: this.set.content(slot) }));
-    const named = this.description.settings
-      .filter(({ holds }) => holds === 'priorityNumber')
-      .map(({ id, list }) => this.set.lists[list]?.[this.set.state.settings[id] ?? 0]?.means);
-    return scanStops(this.description, places, (number) => named.includes(number));
+    return scanOf(this.description, this.memory());
   }
 
   private press(keyId: string, sinceMs: number): void {
