@@ -1,8 +1,17 @@
 import { hearMatrix } from '@umbrex/core/air';
+import { commonGround, type Member } from '@umbrex/core/common';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readPlan } from '@umbrex/core/formats';
 import { groundsOf } from '@umbrex/core/grounds';
-import type { Channel, Description, Person, Plan, Station, Unit } from '@umbrex/core/model';
+import {
+  type Channel,
+  type Description,
+  type Person,
+  type Plan,
+  type Station,
+  type Unit,
+  UnitSchema,
+} from '@umbrex/core/model';
 import {
   type AirFleet,
   type AirState,
@@ -149,3 +158,50 @@ function asOf(as = 'planned'): AirState {
   if (as !== 'planned' && as !== 'held') throw new UsageError();
   return as;
 }
+
+/** The channels and tones on which some sets meet, best first. */
+export function common(path: string, words: readonly string[]): Outcome {
+  const { values } = parseOptions(words);
+  if (values.sets === undefined) throw new UsageError();
+  const read = readAround(path, values);
+  if (!read.ok) return read.outcome;
+  const { value: fleet } = read;
+  const members = values.sets.split(',').map((word) => memberNamed(fleet, word.trim()));
+  if (
+    members.length < 2 ||
+    new Set(members.flatMap(({ unit }) => unit?.id ?? [])).size !== members.filter(({ unit }) => unit).length
+  )
+    throw new UsageError();
+  const { options, otherwise } = commonGround(fleet, fleet.units, members);
+  const json = options.map(({ changes, ...option }) => ({
+    ...option,
+    changes: changes.map(({ set, slot, fields, presses }) => ({ set, slot, fields, presses })),
+  }));
+  const ok = options.length > 0;
+  return { ok, json: { ok, assumed: fleet.assumed, options: json, otherwise } };
+}
+
+/** A set of the fleet by its id, or anybody's of a kind. @throws UsageError for what is neither */
+function memberNamed({ units, descriptions }: Around, word: string): Member {
+  if (word === ANY_MAKE) return { key: word, unit: null };
+  const unit = units.find(({ id }) => id === word);
+  if (unit) return { key: word, unit };
+  const kind = /^kind:(.+)$/.exec(word)?.[1];
+  const description = descriptions.find(({ id }) => id === kind);
+  if (!description) throw new UsageError();
+  return { key: word, unit: strangersUnit(description) };
+}
+
+/** A set with the 22 channels of the family service, whoever made it. */
+const ANY_MAKE = 'kind:any-22-channels';
+
+/** A set of a kind of which nobody has looked at anything. */
+const strangersUnit = ({ id, title }: Description): Unit =>
+  UnitSchema.parse({
+    id: '00000000-0000-4000-8000-000000000000',
+    descriptionId: id,
+    nickname: title.slice(0, 40),
+    holder: '',
+    serial: '',
+    firmware: 'unknown',
+  });

@@ -1,6 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import { SERVICE_IDS } from '@umbrex/core/facts';
-import { hear } from './air';
+import { common, hear } from './air';
 import { bench } from './bench';
 import { between } from './between';
 import { advise, check, memory, number, onPlan, provePatterns } from './plans';
@@ -26,6 +26,8 @@ const USAGE = `usage:
                                               what it takes to bring sets that hold the old state to the new one
   umbrex hear <plan.json> --fleet <units.json> --channel <name> [--stations <file>] [--people <file>] [--on <day>] [--as planned|held] [--device <file>]…
                                               who hears whom on a channel, and where a call stops
+  umbrex common <plan.json> --fleet <units.json> --sets "<unit id or kind:description id>,…" [--stations <file>] [--people <file>] [--on <day>] [--device <file>]…
+                                              on which channel and tones some sets meet, with the fewest changes
   umbrex scan <plan.json> --device <file> --call <seconds>
                                               how long a scan’s round takes, and the chance to miss one call of that length
   umbrex bench <job.json>                     who loads which set when, with a proven bound
@@ -56,6 +58,8 @@ export function run(words: readonly string[]): Outcome {
       return number(subject, rest);
     case 'hear':
       return hear(subject, rest);
+    case 'common':
+      return common(subject, rest);
     case 'scan':
       return scan(subject, rest);
     case 'bench':

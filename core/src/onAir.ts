@@ -83,10 +83,16 @@ export const isSpokenWith = (description: Description): boolean => !holdsOnePair
  * @throws RangeError for a unit without its description
  */
 export function fleetOnAir(fleet: AirFleet): (channel: Channel, as: AirState) => UnitOnAir[] {
+  const sets = setsOf(fleet);
+  return (channel, as) => sets.map(({ unit, kind }) => unitOnAir(unit, kind, channel, as));
+}
+
+/** The sets of a fleet that talk and listen, each with what all that are like it come to. @throws RangeError for a unit without its description */
+export function setsOf(fleet: AirFleet): { unit: Unit; kind: SetKind }[] {
   const { plan, units, descriptions, grounds } = fleet;
   const byId = new Map(descriptions.map((description) => [description.id, description]));
   const alike = new Map<string, SetKind>();
-  const sets = units.flatMap((unit) => {
+  return units.flatMap((unit) => {
     const description = byId.get(unit.descriptionId);
     if (!description) throw new RangeError(`unit ${unit.id}: no description ${unit.descriptionId}`);
     if (!isSpokenWith(description)) return [];
@@ -97,13 +103,12 @@ export function fleetOnAir(fleet: AirFleet): (channel: Channel, as: AirState) =>
     alike.set(key, kind);
     return [{ unit, kind }];
   });
-  return (channel, as) => sets.map(({ unit, kind }) => unitOnAir(unit, kind, channel, as));
 }
 
 type Content = ChannelContent | null | 'unknown';
 
 /** What sets of one kind with the same contents and rights come to. */
-interface SetKind {
+export interface SetKind {
   readonly plan: Plan;
   readonly description: Description;
   readonly device: FitDevice;
@@ -113,6 +118,7 @@ interface SetKind {
   readonly slotAt: ReadonlyMap<number, Slot>;
   /** What its places do by what is known of them. */
   readonly held: ReadonlyMap<number, At>;
+  readonly memory: Memory;
   /** What was looked up already, by channel. */
   readonly found: Map<
     string,
@@ -121,7 +127,7 @@ interface SetKind {
 }
 
 /** What a place does, and whether it is told not to send where nobody knows that. */
-interface At {
+export interface At {
   readonly content: Content;
   readonly maySend: true | 'unknown';
 }
@@ -145,12 +151,13 @@ function setKind(
     slots,
     slotAt: new Map(slots.map((slot) => [slot.number, slot])),
     held: new Map(slots.map((slot) => [slot.number, contentAt(description, read, slot, memory)])),
+    memory,
     found: new Map(),
   };
 }
 
 /** What a place does by a memory: fields that nobody knows are unknown, and a place is where nobody knows where it listens or sends. */
-function contentAt(
+export function contentAt(
   description: Description,
   read: ReturnType<typeof slotReader>,
   slot: Slot,
@@ -178,7 +185,8 @@ function contentAt(
 const SENT = ['transmitTone', 'transmitCtcss', 'transmitDcs', 'bothTones', 'toneMode'] as const;
 const AWAITED = ['receiveTone', 'receiveCtcss', 'receiveDcs', 'bothTones', 'toneMode'] as const;
 
-function unitOnAir(unit: Unit, kind: SetKind, channel: Channel, as: AirState): UnitOnAir {
+/** How one set stands on a channel. */
+export function unitOnAir(unit: Unit, kind: SetKind, channel: Channel, as: AirState): UnitOnAir {
   const key = `${as} ${channel.id}`;
   const found = kind.found.get(key) ?? (as === 'planned' ? planned(kind, channel) : held(kind, channel));
   kind.found.set(key, found);

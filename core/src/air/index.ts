@@ -2,4 +2,5 @@ export * from './alert';
 export * from './during';
 export * from './hears';
 export * from './matrix';
+export * from './meeting';
 export * from './repeater';
