@@ -17,6 +17,7 @@ const VIEWS = [
   '/revisions',
   '/revisions/compare?from=1&to=3',
   '/rollout',
+  '/air',
   '/bench',
   '/sheets',
   '/nets',
@@ -45,6 +46,7 @@ const PREPARE: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       .first()
       .click();
   },
+  '/air': (page) => page.locator('[data-cell]').nth(3).click(),
   '/bench': async (page) => {
     await page.getByText('Who helps', { exact: true }).click();
     await page.getByText('Which sets', { exact: true }).click();

@@ -38,6 +38,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/revisions': 'member',
   '/plans/[planId]/revisions/compare': 'member',
   '/plans/[planId]/rollout': 'member',
+  '/plans/[planId]/air': 'editor',
   '/plans/[planId]/bench': 'editor',
   '/plans/[planId]/bench/[dayId]': 'editor',
   '/plans/[planId]/sheets': 'member',

@@ -1,4 +1,4 @@
-import { hearMatrix } from '@umbrex/core/air';
+import { callFinding, hearMatrix } from '@umbrex/core/air';
 import { commonGround, type Member } from '@umbrex/core/common';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readPlan } from '@umbrex/core/formats';
@@ -12,14 +12,7 @@ import {
   type Unit,
   UnitSchema,
 } from '@umbrex/core/model';
-import {
-  type AirFleet,
-  type AirState,
-  callFinding,
-  fleetOnAir,
-  reachSaid,
-  repeatersOn,
-} from '@umbrex/core/onAir';
+import { type AirFleet, type AirState, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
 import { z } from 'zod';
 import {
   type Outcome,
@@ -167,15 +160,14 @@ export function common(path: string, words: readonly string[]): Outcome {
   if (!read.ok) return read.outcome;
   const { value: fleet } = read;
   const members = values.sets.split(',').map((word) => memberNamed(fleet, word.trim()));
-  if (
-    members.length < 2 ||
-    new Set(members.flatMap(({ unit }) => unit?.id ?? [])).size !== members.filter(({ unit }) => unit).length
-  )
-    throw new UsageError();
+  // One set of the fleet is there once; of a kind there may be several.
+  const own = members.flatMap(({ key }) => (key.startsWith('kind:') ? [] : [key]));
+  if (members.length < 2 || new Set(own).size < own.length) throw new UsageError();
   const { options, otherwise } = commonGround(fleet, fleet.units, members);
-  const json = options.map(({ changes, ...option }) => ({
+  const json = options.map(({ changes, minutes, ...option }) => ({
     ...option,
     changes: changes.map(({ set, slot, fields, presses }) => ({ set, slot, fields, presses })),
+    minutes,
   }));
   const ok = options.length > 0;
   return { ok, json: { ok, assumed: fleet.assumed, options: json, otherwise } };

@@ -1,6 +1,5 @@
 import {
   type Between,
-  type Hearing,
   type PairOnAir,
   type RepeaterSides,
   type SetOnAir,
@@ -358,14 +357,4 @@ function reachedBy({ reports }: Station, personId: string | null): boolean | und
       (last, one) => (last === undefined || one.on >= last.on ? one : last),
       undefined,
     )?.reached;
-}
-
-/** What is said of a call: where it stops, what is not known, or how it sounds; nothing where it is heard as it should be. */
-export function callFinding({ hears, gate, at, needs, comes, sounds }: Hearing): Finding | null {
-  if (gate !== null && at !== null)
-    return hears === false
-      ? { code: 'call-stops', severity: 'warning', gate, at, needs, comes }
-      : { code: 'call-not-known', severity: 'note', gate, at, needs, comes };
-  if (sounds === 'harsh' || sounds === 'weak') return { code: 'call-sounds', severity: 'warning', sounds };
-  return null;
 }

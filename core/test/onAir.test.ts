@@ -1,9 +1,9 @@
-import { hearMatrix } from '@umbrex/core/air';
+import { callFinding, hearMatrix } from '@umbrex/core/air';
 import { fitDevice, fitPlan, sendsBy } from '@umbrex/core/fit';
 import { heldAfter, prepare } from '@umbrex/core/flow';
 import { groundsOf } from '@umbrex/core/grounds';
 import { numbersWith, type Plan, StationSchema, type Unit } from '@umbrex/core/model';
-import { type AirFleet, callFinding, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
+import { type AirFleet, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
 import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';

@@ -3,4 +3,6 @@ export * from './during';
 export * from './hears';
 export * from './matrix';
 export * from './meeting';
+export * from './notes';
 export * from './repeater';
+export * from './said';

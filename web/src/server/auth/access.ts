@@ -41,6 +41,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/revisions': 'member',
   'GET /plans/[planId]/revisions/compare': 'member',
   'GET /plans/[planId]/rollout': 'member',
+  'GET /plans/[planId]/air': 'editor',
   'GET /plans/[planId]/bench': 'editor',
   'GET /plans/[planId]/bench/[dayId]': 'editor',
   'GET /plans/[planId]/sheets': 'member',
