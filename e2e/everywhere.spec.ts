@@ -18,6 +18,8 @@ const VIEWS = [
   '/revisions/compare?from=1&to=3',
   '/rollout',
   '/air',
+  '/air/common?set=any&set=kind:page-handheld',
+  '/air/scan?call=1',
   '/bench',
   '/sheets',
   '/nets',

@@ -39,6 +39,8 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/revisions/compare': 'member',
   '/plans/[planId]/rollout': 'member',
   '/plans/[planId]/air': 'editor',
+  '/plans/[planId]/air/common': 'editor',
+  '/plans/[planId]/air/scan': 'editor',
   '/plans/[planId]/bench': 'editor',
   '/plans/[planId]/bench/[dayId]': 'editor',
   '/plans/[planId]/sheets': 'member',

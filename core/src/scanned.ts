@@ -1,7 +1,25 @@
 import { type Fit, fitDevice, fitPlan, wantedBy } from './fit/index';
 import { withWanted } from './memory/index';
-import { type Description, factoryMemory, type Memory, numbersWith, type Plan } from './model/index';
-import { type ScannedPlace, type Stop, scanOf, scanReport } from './procedure/index';
+import {
+  type Description,
+  factoryMemory,
+  isOnAir,
+  type Memory,
+  numbersWith,
+  type Plan,
+  slotReader,
+  slotsOf,
+  wantedInScan,
+} from './model/index';
+import {
+  roundTimes,
+  type ScannedPlace,
+  type Stop,
+  scanOf,
+  scanReport,
+  timingOf,
+  type Wish,
+} from './procedure/index';
 
 /** What a scan makes of one channel of a plan: its place, and the chance to miss a call there; `null` where the set does not scan it. */
 export interface ChannelScanned {
@@ -20,9 +38,7 @@ export interface PlanScanned {
 
 /** A kind of set as it scans once it is loaded: `null` where it does not scan, or nobody knows how. @param callMs how long a call is */
 export function scanOfPlan(plan: Plan, description: Description, callMs: number): PlanScanned | null {
-  const device = fitDevice(description);
-  const fit = fitPlan(plan, device, numbersWith(plan));
-  const memory = withWanted(description, factoryMemory(description), wantedBy(fit.image));
+  const { fit, memory } = loadedWith(plan, description);
   return scanOfMemory(plan, description, fit, memory, callMs);
 }
 
@@ -48,4 +64,68 @@ export function scanOfMemory(
       place: places.get(slots.get(id) ?? -1) ?? null,
     })),
   };
+}
+
+/** How much each place that a scan comes by matters to a plan, in the order of the stops. */
+export function scanWishes(
+  plan: Pick<Plan, 'channels'>,
+  description: Description,
+  { cells }: Pick<Fit, 'cells'>,
+  stops: readonly Stop[],
+): Wish[] {
+  const mark = description.fields.find(({ holds }) => holds === 'inScan');
+  const slots = new Map(slotsOf(description).map((slot) => [slot.number, slot]));
+  const byId = new Map(plan.channels.map((channel) => [channel.id, channel]));
+  return stops.map(({ number }) => {
+    const channels = cells.flatMap(({ slot, channelId }) =>
+      slot !== null && slot.number === number ? (byId.get(channelId) ?? []) : [],
+    );
+    const isMust = channels.some(
+      (channel) => channel.tier === 'must' || wantedInScan(channel) === 'priority',
+    );
+    const weight = Math.max(0, ...channels.map(({ tier }) => WEIGHT[tier]));
+    const canLeaveOut = mark !== undefined && (slots.get(number ?? -1)?.settable.includes(mark.id) ?? false);
+    return { isMust, weight, canLeaveOut };
+  });
+}
+
+/** A place that no channel of the plan is at weighs nothing. */
+const WEIGHT = { must: 3, should: 2, nice: 1 } as const;
+
+/** A part of a set's places that can be scanned by itself, and how long a round of it takes. */
+export interface BankScanned {
+  readonly name: string;
+  readonly count: number;
+  readonly roundMs: number;
+}
+
+/** The banks of a set, or its scan lists, each as if it alone were on; empty where it has one only. */
+export function scanByBank(description: Description, memory: Memory, stops: readonly Stop[]): BankScanned[] {
+  const { scan } = description;
+  if (typeof scan !== 'object') return [];
+  const read = slotReader(description);
+  const banks = new Map<string, Stop[]>();
+  for (const slot of slotsOf(description)) {
+    const stop = stops.find(({ number }) => number === slot.number);
+    if (!stop) continue;
+    const content = read(slot, memory.slots.get(slot.number) ?? null);
+    const list =
+      content && isOnAir(content) && typeof content.inScan === 'number'
+        ? `list ${content.inScan}`
+        : undefined;
+    const name = list ?? slot.bankName;
+    banks.set(name, [...(banks.get(name) ?? []), stop]);
+  }
+  if (banks.size < 2) return [];
+  return [...banks].map(([name, those]) => ({
+    name,
+    count: those.length,
+    roundMs: Math.round(roundTimes(those, timingOf(scan)).roundMs),
+  }));
+}
+
+/** A kind of set once a plan is loaded: its fit, and what its memory then holds. */
+export function loadedWith(plan: Plan, description: Description): { fit: Fit; memory: Memory } {
+  const fit = fitPlan(plan, fitDevice(description), numbersWith(plan));
+  return { fit, memory: withWanted(description, factoryMemory(description), wantedBy(fit.image)) };
 }

@@ -20,10 +20,16 @@ interface Node extends SimulationNodeDatum {
 interface Arrow {
   readonly source: number;
   readonly target: number;
-  readonly isOneWay: boolean;
+  /** Both ways; one way, though both send; or to those that only listen. */
+  readonly is: 'both' | 'one-way' | 'listens';
 }
 
-const [WIDTH, HEIGHT] = [720, 420];
+const [WIDTH, HEIGHT] = [900, 520];
+const LINES = {
+  both: 'stroke-base-content/60',
+  'one-way': 'stroke-warning',
+  listens: 'stroke-base-content/15',
+} as const;
 
 /** Who reaches whom on the channel: sets that come to the same are one dot, lines go both ways, arrows one way only. */
 export function NetView({ groups, callOf, drawn, chosen, setChosen }: ReturnType<typeof useAirDesk>) {
@@ -40,16 +46,17 @@ export function NetView({ groups, callOf, drawn, chosen, setChosen }: ReturnType
   );
   const islands = drawn?.islands ?? [];
   const alone = islands.filter(({ length }) => length === 1).length;
-  const oneWay = arrows.filter((arrow) => arrow.isOneWay).length;
+  const oneWay = arrows.filter(({ is }) => is === 'one-way').length;
   return (
     <figure className="mt-4">
       <figcaption className="text-small">
         {counted(islands.length - alone, 'island')} of sets that reach each other, {alone} that nobody reaches
-        and that reach nobody, {counted(oneWay, 'one-way pair')} of groups.
+        and that reach nobody, {counted(oneWay, 'one-way pair')} of groups that both send. Dotted ones only
+        listen.
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="mt-2 w-full max-w-3xl border-y border-base-300"
+        className="mt-2 w-full max-w-4xl border-y border-base-300"
         role="img"
         aria-label="Who reaches whom, drawn; the table above says the same"
       >
@@ -66,7 +73,7 @@ export function NetView({ groups, callOf, drawn, chosen, setChosen }: ReturnType
             <path d="M0 0 8 4 0 8Z" className="fill-warning" />
           </marker>
         </defs>
-        {arrows.map(({ source, target, isOneWay }) => {
+        {arrows.map(({ source, target, is }) => {
           const [a, b] = [nodes[source], nodes[target]];
           if (!a || !b) return null;
           const [x, y] = [(b.x ?? 0) - (a.x ?? 0), (b.y ?? 0) - (a.y ?? 0)];
@@ -78,10 +85,10 @@ export function NetView({ groups, callOf, drawn, chosen, setChosen }: ReturnType
               y1={(a.y ?? 0) + (y / long) * a.radius}
               x2={(b.x ?? 0) - (x / long) * (b.radius + 2)}
               y2={(b.y ?? 0) - (y / long) * (b.radius + 2)}
-              className={isOneWay ? 'stroke-warning' : 'stroke-base-content/30'}
-              strokeWidth={isOneWay ? 1.6 : 1}
-              strokeDasharray={isOneWay ? '5 3' : undefined}
-              markerEnd={isOneWay ? 'url(#air-arrow)' : undefined}
+              className={LINES[is]}
+              strokeWidth={is === 'both' ? 1.4 : 1}
+              strokeDasharray={is === 'one-way' ? '5 3' : undefined}
+              markerEnd={is === 'one-way' ? 'url(#air-arrow)' : undefined}
             />
           );
         })}
@@ -101,6 +108,7 @@ export function NetView({ groups, callOf, drawn, chosen, setChosen }: ReturnType
               }}
             >
               <circle
+                strokeDasharray={groups[id]?.sends ? undefined : '2 3'}
                 r={radius}
                 className={`fill-base-200 ${isHere ? 'stroke-primary' : 'stroke-base-content'}`}
                 strokeWidth={isHere ? 3 : 1.4}
@@ -136,22 +144,23 @@ function layout(
     for (const b of groups.keys()) {
       if (a >= b) continue;
       const [there, back] = [hears(a, b), hears(b, a)];
-      if (there && back) arrows.push({ source: a, target: b, isOneWay: false });
-      else if (there) arrows.push({ source: a, target: b, isOneWay: true });
-      else if (back) arrows.push({ source: b, target: a, isOneWay: true });
+      const [source, target] = there ? [a, b] : [b, a];
+      if (there && back) arrows.push({ source, target, is: 'both' });
+      else if (there || back)
+        arrows.push({ source, target, is: groups[target]?.sends ? 'one-way' : 'listens' });
     }
   // The simulation writes into its links and nodes; its start is always the same (no chance in it).
   forceSimulation(nodes)
     .force(
       'link',
       forceLink(arrows.map(({ source, target }) => ({ source, target })))
-        .distance(120)
+        .distance(150)
         .strength(0.05),
     )
-    .force('apart', forceManyBody().strength(-260))
+    .force('apart', forceManyBody().strength(-700))
     .force(
       'room',
-      forceCollide<Node>(({ radius }) => radius + 16),
+      forceCollide<Node>(({ radius }) => radius + 24),
     )
     .force('x', forceX(WIDTH / 2).strength(0.09))
     .force('y', forceY(HEIGHT / 2).strength(0.16))

@@ -1,5 +1,6 @@
 import { counted } from '../../messages/labels';
-import type { useAirDesk } from './useAirDesk';
+import { someNames } from '../../messages/onAir';
+import { sendsHere, type useAirDesk } from './useAirDesk';
 
 /** So many rows are shown before somebody asks for all. */
 const FIRST = 15;
@@ -7,8 +8,10 @@ const FIRST = 15;
 /** For each set how many hear it, how many it hears, and how many only a repeater brings; those that reach fewest come first. */
 export function Reach({ view, drawn }: ReturnType<typeof useAirDesk>) {
   const others = view.sets.length - 1;
+  const silent = view.sets.filter((set) => !sendsHere(set));
   const rows = view.sets
     .map((set, i) => ({ set, reach: drawn?.reaches[i] }))
+    .filter(({ set }) => sendsHere(set))
     .toSorted((a, b) => (a.reach?.heardBy ?? 0) - (b.reach?.heardBy ?? 0));
   const line = ({ set, reach }: (typeof rows)[number]) => (
     <tr key={set.unitId}>
@@ -43,6 +46,12 @@ export function Reach({ view, drawn }: ReturnType<typeof useAirDesk>) {
         </thead>
         <tbody>{rows.slice(0, FIRST).map(line)}</tbody>
       </table>
+      {silent.length > 0 && (
+        <p className="muted mt-2 text-small">
+          {counted(silent.length, 'set')} send nothing here:{' '}
+          {someNames(silent.map(({ nickname }) => nickname))}.
+        </p>
+      )}
       {rows.length > FIRST && (
         <details className="mt-1">
           <summary className="cursor-pointer">{counted(rows.length - FIRST, 'more set')}</summary>

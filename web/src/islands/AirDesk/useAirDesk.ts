@@ -1,6 +1,6 @@
 import { HEAR_GATES, type HearGate, hearsOn, type PairOnAir } from '@umbrex/core/air';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useState } from 'react';
-import type { AirView } from '../../contract/air';
+import type { AirSet, AirView } from '../../contract/air';
 import { MARKS, type Mark } from '../../messages/onAir';
 import type { DrawnMatrix } from '../../workers/air.worker';
 import { airWorker } from '../../workers/airClient';
@@ -16,7 +16,13 @@ export interface Group {
   readonly members: readonly number[];
   readonly title: string;
   readonly place: string;
+  /** Whether they send on the channel at all, or may. */
+  readonly sends: boolean;
 }
+
+/** Whether a set sends on the channel, or nobody knows that it does not. */
+export const sendsHere = ({ set: { place, maySend } }: AirSet): boolean =>
+  maySend !== false && place !== null && (place === 'unknown' || place.transmitHz !== null);
 
 /** The matrix of one channel, computed in a worker, and the call that is looked at. */
 export function useAirDesk(view: AirView) {
@@ -38,7 +44,8 @@ export function useAirDesk(view: AirView) {
     () =>
       (drawn?.groups ?? []).map((members): Group => {
         const first = view.sets[members[0] ?? 0];
-        return { members, title: first?.kind ?? '', place: first?.place ?? '' };
+        const sends = first !== undefined && sendsHere(first);
+        return { members, title: first?.kind ?? '', place: first?.place ?? '', sends };
       }),
     [drawn, view],
   );

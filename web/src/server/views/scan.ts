@@ -1,0 +1,81 @@
+import type { Description, Plan } from '@umbrex/core/model';
+import { type ScanTrade, scanTrades } from '@umbrex/core/procedure';
+import { type BankScanned, loadedWith, scanByBank, scanOfMemory, scanWishes } from '@umbrex/core/scanned';
+import type { Desk } from '../desk';
+
+/** A kind of set that scans, with a plan in it. */
+export interface ScanView {
+  readonly kinds: readonly { readonly id: string; readonly title: string; readonly sets: number }[];
+  readonly kind: { readonly id: string; readonly title: string } | null;
+  readonly callS: number;
+  readonly roundMs: number;
+  readonly count: number;
+  readonly scanned: readonly {
+    readonly name: string;
+    readonly label: string;
+    readonly hasPriority: boolean;
+    readonly missChance: number;
+  }[];
+  readonly notScanned: readonly string[];
+  readonly trades: readonly ScanTrade[];
+  readonly labels: Readonly<Record<number, string>>;
+  readonly banks: readonly BankScanned[];
+  /** Whether anybody measured how long it takes to decide. */
+  readonly isDecideKnown: boolean;
+}
+
+/** What a kind of set of the fleet misses when it scans; the one with most sets where none is asked for. */
+export function scanView(desk: Desk, asked: string | null, callS: number): ScanView {
+  const { plan } = desk.state;
+  const count = new Map<string, number>();
+  for (const { unit } of desk.units) count.set(unit.descriptionId, (count.get(unit.descriptionId) ?? 0) + 1);
+  const scanning = desk.descriptions
+    .map(({ description }) => description)
+    .filter(({ id, scan }) => typeof scan === 'object' && count.has(id))
+    .toSorted((a, b) => (count.get(b.id) ?? 0) - (count.get(a.id) ?? 0));
+  const description = scanning.find(({ id }) => id === asked) ?? scanning[0];
+  const kinds = scanning.map(({ id, title }) => ({ id, title, sets: count.get(id) ?? 0 }));
+  return { kinds, callS, ...(description ? of(plan, description, callS) : NOTHING) };
+}
+
+const NOTHING = {
+  kind: null,
+  roundMs: 0,
+  count: 0,
+  scanned: [],
+  notScanned: [],
+  trades: [],
+  labels: {},
+  banks: [],
+  isDecideKnown: true,
+};
+
+function of(plan: Plan, description: Description, callS: number): Omit<ScanView, 'kinds' | 'callS'> {
+  const { fit, memory } = loadedWith(plan, description);
+  const found = scanOfMemory(plan, description, fit, memory, callS * 1000);
+  const { scan } = description;
+  if (!found || typeof scan !== 'object') return NOTHING;
+  const labels = Object.fromEntries(
+    fit.cells.flatMap(({ slot }) => (slot ? [[slot.number, slot.label]] : [])),
+  );
+  const most = scan.priority === 'none' ? 0 : scan.priority.most;
+  return {
+    kind: { id: description.id, title: description.title },
+    roundMs: found.roundMs,
+    count: found.stops.length,
+    scanned: found.channels
+      .flatMap(({ name, place }) => (place ? [{ name, label: labels[place.number] ?? '', ...place }] : []))
+      .toSorted((a, b) => b.missChance - a.missChance),
+    notScanned: found.channels.filter(({ place }) => place === null).map(({ name }) => name),
+    trades: scanTrades(
+      description,
+      found.stops,
+      scanWishes(plan, description, fit, found.stops),
+      callS * 1000,
+      most,
+    ),
+    labels,
+    banks: scanByBank(description, memory, found.stops),
+    isDecideKnown: scan.decideMs !== 'unknown',
+  };
+}
