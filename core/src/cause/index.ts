@@ -1,0 +1,2 @@
+export * from './rank';
+export * from './table';
