@@ -20,6 +20,7 @@ const VIEWS = [
   '/air',
   '/air/common?set=any&set=kind:page-handheld',
   '/air/scan?call=1',
+  '/air/trouble?symptom=i-hear-they-dont&tail=none',
   '/bench',
   '/sheets',
   '/nets',

@@ -41,6 +41,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/air': 'editor',
   '/plans/[planId]/air/common': 'editor',
   '/plans/[planId]/air/scan': 'editor',
+  '/plans/[planId]/air/trouble': 'editor',
   '/plans/[planId]/bench': 'editor',
   '/plans/[planId]/bench/[dayId]': 'editor',
   '/plans/[planId]/sheets': 'member',

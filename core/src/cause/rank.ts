@@ -46,11 +46,12 @@ function spread(trial: Trial | undefined): Readonly<Record<string, number>> | un
 /**
  * Ranks what can be the matter by Bayes’ rule, most probable first: the weight of each cause under this symptom, times how likely it makes each thing
  * that was found. The findings are taken to be independent of each other once the cause is given.
+ * @param impossible causes that cannot be on this set, as a picked tone on one that has none
  */
-export function rankCauses(symptom: Symptom, found: Found): Ranked[] {
+export function rankCauses(symptom: Symptom, found: Found, impossible: ReadonlySet<string> = NONE): Ranked[] {
   const weighed = CAUSES.flatMap((cause) => {
     const prior = cause.when[symptom];
-    if (prior === undefined) return [];
+    if (prior === undefined || impossible.has(cause.id)) return [];
     const each = Object.entries(found).map(([of, what]) => ({
       of,
       found: what,
@@ -75,6 +76,8 @@ export function rankCauses(symptom: Symptom, found: Found): Ranked[] {
     .toSorted((a, b) => b.probability - a.probability || a.id.localeCompare(b.id, 'en'));
 }
 
+const NONE: ReadonlySet<string> = new Set();
+
 /** Enough is known once one cause is this probable; and a question that teaches less than this much is not worth asking, in bits for the effort of a look. */
 const SURE = 0.8;
 const WORTH_BITS = 0.04;
@@ -89,9 +92,10 @@ const bits = (ranked: readonly Ranked[]): number =>
 export function nextTrial(
   symptom: Symptom,
   found: Found,
-  cannot: ReadonlySet<string> = new Set(),
+  cannot: ReadonlySet<string> = NONE,
+  impossible: ReadonlySet<string> = NONE,
 ): Trial | null {
-  const ranked = rankCauses(symptom, found);
+  const ranked = rankCauses(symptom, found, impossible);
   if ((ranked[0]?.probability ?? 1) >= SURE) return null;
   const now = bits(ranked);
   const worth = TRIALS.filter(
@@ -99,7 +103,9 @@ export function nextTrial(
   ).map((trial) => {
     const left = trial.finds.reduce((sum, what) => {
       const chance = chanceOf(symptom, ranked, trial.id, what);
-      return chance > 0 ? sum + chance * bits(rankCauses(symptom, { ...found, [trial.id]: what })) : sum;
+      return chance > 0
+        ? sum + chance * bits(rankCauses(symptom, { ...found, [trial.id]: what }, impossible))
+        : sum;
     }, 0);
     return { trial, worth: (now - left) / EFFORT_COST[trial.effort] };
   });

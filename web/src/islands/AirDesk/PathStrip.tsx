@@ -77,7 +77,7 @@ export function PathStrip({ view, chosen, setChosen, pair, groups }: ReturnType<
       )}
       <button
         type="button"
-        className="btn btn-sm mt-3"
+        className="btn btn-outline btn-sm mt-3"
         onClick={() => setChosen({ from: chosen.to, to: chosen.from })}
       >
         The other way round

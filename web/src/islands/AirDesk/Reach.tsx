@@ -36,7 +36,7 @@ export function Reach({ view, drawn }: ReturnType<typeof useAirDesk>) {
   return (
     <div className="overflow-x-auto">
       <table className="table-sm table max-w-3xl">
-        <thead>
+        <thead className="text-base-content">
           <tr>
             <th scope="col">Set</th>
             <th scope="col">Reaches</th>

@@ -44,6 +44,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/air': 'editor',
   'GET /plans/[planId]/air/common': 'editor',
   'GET /plans/[planId]/air/scan': 'editor',
+  'GET /plans/[planId]/air/trouble': 'editor',
   'GET /plans/[planId]/bench': 'editor',
   'GET /plans/[planId]/bench/[dayId]': 'editor',
   'GET /plans/[planId]/sheets': 'member',
