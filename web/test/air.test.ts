@@ -78,7 +78,14 @@ describe('the view of what a scan misses', () => {
 
 describe('the view of what is the matter', () => {
   const ask = (answers: Record<string, string>, more = {}) =>
-    troubleView(db, desk, { symptom: 'i-hear-they-dont', unitId: null, channelId: null, answers, ...more });
+    troubleView(db, desk, {
+      symptom: 'i-hear-they-dont',
+      unitId: null,
+      channelId: null,
+      withId: null,
+      answers,
+      ...more,
+    });
   it('asks, and ranks by what was answered; what is no answer is left aside', async () => {
     expect((await ask({}, { symptom: 'nonsense' })).symptom).toBeNull();
     const first = await ask({ mark: 'sideways', nonsense: 'yes' });
@@ -109,6 +116,7 @@ describe('the view of what is the matter', () => {
         symptom: 'silence',
         unitId: null,
         channelId: gannet,
+        withId: null,
         answers,
       });
       expect(isQuiet).toBe(true);
@@ -117,6 +125,21 @@ describe('the view of what is the matter', () => {
       expect(next.id).not.toBe('beside');
       answers = { ...answers, [next.id]: next.finds[0] };
     }
+  });
+});
+
+describe('two sets and nobody else', () => {
+  it('are asked for by name; one set twice is one', async () => {
+    const [a, b] = desk.units
+      .filter(({ unit }) => unit.descriptionId === 'page-handheld')
+      .map(({ unit }) => unit.id);
+    const ask = (withId: string | null) =>
+      troubleView(db, desk, { symptom: null, unitId: a ?? null, channelId: gannet, withId, answers: {} });
+    expect((await ask(b ?? null)).twoSets?.steps.map(({ isolates }) => isolates)).toEqual(
+      ['mute', 'frequency', 'input', 'repeater'].flatMap((one) => [one, one]),
+    );
+    expect((await ask(a ?? null)).twoSets).toBeNull();
+    expect((await ask('nobody')).twoSets).toBeNull();
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Effort, Symptom } from '@umbrex/core/cause';
+import type { Isolates, TwoSetStep } from '@umbrex/core/twoSets';
 
 /** What somebody says is wrong. */
 export const SYMPTOM_WORDS: Readonly<Record<Symptom, string>> = {
@@ -261,4 +262,50 @@ export const KNOWN_WORDS: Readonly<Record<string, Readonly<Record<string, string
     'on-air': 'the repeater is said to be on the air',
     'off-air': 'the repeater is said not to be on the air',
   },
+};
+
+/** What one step of a test with two sets is, and what it tells once it goes right. @param talks, listens how the sets are called */
+export const TWO_SET_WORDS: Readonly<
+  Record<
+    Isolates,
+    (
+      talks: string,
+      listens: string,
+      channel: string,
+      ground: string,
+    ) => { readonly does: string; readonly tells: string }
+  >
+> = {
+  mute: (_, listens) => ({
+    does: `${listens}: hold the key that opens the squelch. Noise comes out.`,
+    tells: 'Its loudspeaker works.',
+  }),
+  frequency: (talks, listens, _channel, ground) => ({
+    does: `Both on ${ground}, no tone. ${talks} talks for two seconds, ${listens} hears it.`,
+    tells: 'The one sends and the other listens, on one frequency.',
+  }),
+  'sent-tone': (talks, listens, channel) => ({
+    does: `${talks} on ${channel} as its sheet has it, ${listens} there with its squelch held open. ${talks} talks, ${listens} hears it.`,
+    tells: 'It sends there as well; its tone is not tried yet.',
+  }),
+  'awaited-tone': (talks, listens, channel) => ({
+    does: `Both on ${channel} as their sheets have it. ${talks} talks, ${listens} hears it.`,
+    tells: 'The tone that is sent is the one that is waited for.',
+  }),
+  input: (talks, listens, channel) => ({
+    does: `${listens} listens where the repeater of ${channel} does, and waits for its tone. ${talks} on ${channel} talks for two seconds, ${listens} hears it.`,
+    tells: 'What the repeater needs is sent.',
+  }),
+  repeater: (talks, listens, channel) => ({
+    does: `Both on ${channel}. ${talks} calls shortly, the repeater answers, and ${listens} hears it.`,
+    tells: 'All of it works. Where only this fails: place, tone and reach first, the repeater last.',
+  }),
+};
+
+/** Why a step cannot be done with these two. */
+export const CANNOT_WORDS: Readonly<Record<NonNullable<TwoSetStep['cannot']>, string>> = {
+  'may-not-send': 'Left out: whoever has it may not send there.',
+  'no-common-channel': 'Not testable here: the two share no direct channel.',
+  'cannot-listen-there': 'Not testable here: it cannot listen there.',
+  'no-tone': 'Left out: there is no tone to try.',
 };

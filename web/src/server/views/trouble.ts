@@ -12,6 +12,7 @@ import {
 import type { Channel, Description } from '@umbrex/core/model';
 import { type AirFleet, fleetOnAir, isSpokenWith, repeatersOn, type UnitOnAir } from '@umbrex/core/onAir';
 import { neverTested } from '@umbrex/core/rules';
+import { type TwoSetTest, twoSetTest } from '@umbrex/core/twoSets';
 import type { Knex } from 'knex';
 import { findingText } from '../../messages/findings';
 import type { Desk } from '../desk';
@@ -22,6 +23,8 @@ export interface TroubleAsked {
   readonly symptom: string | null;
   readonly unitId: string | null;
   readonly channelId: string | null;
+  /** Another set that is at hand. */
+  readonly withId: string | null;
   readonly answers: Found;
 }
 
@@ -38,6 +41,9 @@ export interface TroubleView {
   readonly next: Trial | null;
   /** Nobody keys up to test on a channel for distress and calling. */
   readonly isQuiet: boolean;
+  readonly withId: string | null;
+  /** What the two sets can find out by themselves; `null` where there are not two, or no channel was named. */
+  readonly twoSets: TwoSetTest | null;
   /** What is said of a call of this set by what it is known to hold; empty where nothing is. */
   readonly said: string;
 }
@@ -61,15 +67,32 @@ export async function troubleView(db: Knex, desk: Desk, asked: TroubleAsked): Pr
     return found !== undefined && finds.includes(found) ? [{ of: id, found }] : [];
   });
   const isQuiet = channel !== undefined && neverTested(channel, state.plan) !== undefined;
-  const base = { sets, unitId: unit?.id ?? null, channelId: channel?.id ?? null, symptom, answered, isQuiet };
-  if (!symptom) return { ...base, known: {}, ranked: [], next: null, said: '' };
+  const other = units.find((one) => one.unit.id === asked.withId && one.unit.id !== unit?.id)?.unit;
   const stations = await listThings(db, 'station', workspace.id);
-  const fleet: AirFleet = {
+  const around = {
     plan: state.plan,
-    units: unit && description && isSpokenWith(description) ? [unit] : [],
     descriptions: [...kinds.values()],
     grounds: desk.grounds,
     stations: stations.map(({ value }) => value),
+  };
+  const pair =
+    unit && other && [unit, other].every(({ descriptionId }) => kinds.has(descriptionId))
+      ? ([unit, other] as const)
+      : null;
+  const base = {
+    sets,
+    unitId: unit?.id ?? null,
+    channelId: channel?.id ?? null,
+    withId: other?.id ?? null,
+    symptom,
+    answered,
+    isQuiet,
+    twoSets: channel && pair ? twoSetTest(around, desk.fleet, channel, pair) : null,
+  };
+  if (!symptom) return { ...base, known: {}, ranked: [], next: null, said: '' };
+  const fleet: AirFleet = {
+    ...around,
+    units: unit && description && isSpokenWith(description) ? [unit] : [],
   };
   const { known, said } =
     channel && unit ? knownOf(fleet, desk, channel, unit.pickedTone) : { known: {}, said: '' };
