@@ -14,6 +14,8 @@ async function kept(page: Page, name: string): Promise<string> {
 test('documents are made on the page that they are of, say how far they are, and are given up at will', async ({
   page,
 }) => {
+  // A packet of a whole bench day, made, and looked at by axe: minutes on a busy machine.
+  test.setTimeout(300_000);
   const path = await planPath(page);
   await open(page, `${path}/list`);
   await page.getByText('As a document (PDF)').click();

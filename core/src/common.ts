@@ -1,6 +1,7 @@
 import { type Between, largestMeeting, type SetOnAir, type Standing } from './air/index';
 import { servicesOf } from './facts/index';
 import { fitDevice, fitPlan, sendsBy } from './fit/index';
+import { ownPlaces } from './flow';
 import { diff, valuesOnceUsed, type Wanted } from './memory/index';
 import {
   type Channel,
@@ -285,7 +286,11 @@ function changeTo(
     const slot = cell?.slot && kind.slotAt.get(cell.slot.number);
     return cell && wanted && slot ? { cell, wanted, slot } : null;
   };
-  const found = placed([...unit.keeps, ...others]) ?? placed(unit.keeps);
+  // What its holder put into a free place is theirs: rather not at all than there. A factory place keeps its frequency.
+  const own = ownPlaces(description, memory, unit.holds.wrote).filter(
+    (number) => kind.slotAt.get(number)?.fixed === undefined,
+  );
+  const found = placed([...unit.keeps, ...own, ...others]) ?? placed([...unit.keeps, ...own]);
   if (found?.wanted.content.kind !== 'channel') return null;
   const { cell, slot } = found;
   const present = memory.slots.get(slot.number);

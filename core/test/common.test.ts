@@ -3,7 +3,7 @@ import { commonGround, type Member } from '@umbrex/core/common';
 import { fitDevice, fitPlan, sendsBy } from '@umbrex/core/fit';
 import { heldAfter, prepare } from '@umbrex/core/flow';
 import { heldMemory } from '@umbrex/core/memory';
-import type { Channel, Plan, Unit } from '@umbrex/core/model';
+import { type Channel, type Plan, slotsOf, type Unit } from '@umbrex/core/model';
 import { type AirFleet, fleetOnAir } from '@umbrex/core/onAir';
 import { prove } from '@umbrex/core/procedure';
 import { NO_GROUNDS } from '@umbrex/core/rules';
@@ -98,13 +98,32 @@ describe('common ground', () => {
     const { options } = ground(plan([marine, gone]), unit(1, 'page-handheld'), unit(2, 'page-handheld'));
     expect(options).toEqual([]);
   });
+  it('takes no free place that its holder filled, where all are full', () => {
+    const wanted = plan([channel('Two metres', 146.55, 146.55, { id: uuid(79), service: 'amateur-2m' })]);
+    const description = shipped('amateur-handheld');
+    const rx = description.fields.find(({ holds }) => holds === 'receiveHz')?.id ?? '';
+    const numbers = slotsOf(description).map(({ number }) => number);
+    const places = (most: number) =>
+      numbers.slice(0, most).map((number) => ({ number, values: { [rx]: 145_500_000 + number * 5000 } }));
+    const set = (n: number, most: number) =>
+      unit(n, 'amateur-handheld', {
+        holds: { what: 'read', on: '2026-11-01', rest: 'factory', places: places(most) },
+        pickedTone: 'off',
+      });
+    const free = ground(wanted, set(1, numbers.length - 1), set(2, 3));
+    expect(free.options[0]?.changes.map(({ set: one, slot }) => [one, slot])).toEqual([
+      ['Set 1', numbers.at(-1)],
+      ['Set 2', numbers[3]],
+    ]);
+    expect(ground(wanted, set(1, numbers.length), set(2, 3)).options).toEqual([]);
+  });
   it('where no channel does for all: whom to lend a set, and who could pass on between two', () => {
-    const amateur = channel('Two metres', 146.52, 146.52, { id: uuid(77), service: 'amateur-2m' });
+    const amateur = channel('Two metres', 146.55, 146.55, { id: uuid(77), service: 'amateur-2m' });
     const both = plan([direct('One', 462.5625, '100.0'), amateur]);
     const { options, otherwise } = ground(
       both,
-      loaded(1, 'page-handheld', both),
-      loaded(2, 'guided-handheld', both),
+      loaded(1, 'pocket-radio', both),
+      loaded(2, 'pocket-radio', both),
       loaded(3, 'amateur-handheld', both),
     );
     expect(options[0]?.covers).toHaveLength(2);
