@@ -18,7 +18,7 @@ const VIEWS = [
   '/revisions/compare?from=1&to=3',
   '/rollout',
   '/air',
-  '/air/common?set=any&set=kind:page-handheld',
+  '/air/common?set=kind:any-22-channels&set=kind:page-handheld',
   '/air/scan?call=1',
   '/air/trouble?symptom=i-hear-they-dont&tail=none',
   '/bench',

@@ -1,17 +1,9 @@
 import { callFinding, hearMatrix } from '@umbrex/core/air';
-import { commonGround, type Member } from '@umbrex/core/common';
+import { commonGround, memberNamed } from '@umbrex/core/common';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readPlan } from '@umbrex/core/formats';
 import { groundsOf } from '@umbrex/core/grounds';
-import {
-  type Channel,
-  type Description,
-  type Person,
-  type Plan,
-  type Station,
-  type Unit,
-  UnitSchema,
-} from '@umbrex/core/model';
+import type { Channel, Description, Person, Plan, Station, Unit } from '@umbrex/core/model';
 import { type AirFleet, type AirState, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
 import { z } from 'zod';
 import {
@@ -22,6 +14,7 @@ import {
   readPeopleFile,
   readStationsFile,
   readUnitFile,
+  strayUnit,
   UsageError,
 } from './read';
 
@@ -93,21 +86,6 @@ function dayOf(on: string | undefined): string {
   return read.data;
 }
 
-function strayUnit(units: readonly Unit[], descriptions: readonly Description[]): Finding | undefined {
-  const known = new Set(descriptions.map(({ id }) => id));
-  const at = units.findIndex(({ descriptionId }) => !known.has(descriptionId));
-  const unit = units[at];
-  return (
-    unit && {
-      code: 'dangling-reference',
-      severity: 'error',
-      path: `/${at}/descriptionId`,
-      what: 'description',
-      id: unit.descriptionId,
-    }
-  );
-}
-
 /** The one channel of that name, or that is called so. @throws UsageError where there is none, or several */
 export function channelNamed({ channels }: Pick<Plan, 'channels'>, name: string | undefined): Channel {
   if (name === undefined) throw new UsageError();
@@ -159,7 +137,11 @@ export function common(path: string, words: readonly string[]): Outcome {
   const read = readAround(path, values);
   if (!read.ok) return read.outcome;
   const { value: fleet } = read;
-  const members = values.sets.split(',').map((word) => memberNamed(fleet, word.trim()));
+  const members = values.sets.split(',').map((word) => {
+    const member = memberNamed(word.trim(), fleet.units, fleet.descriptions);
+    if (!member) throw new UsageError();
+    return member;
+  });
   // One set of the fleet is there once; of a kind there may be several.
   const own = members.flatMap(({ key }) => (key.startsWith('kind:') ? [] : [key]));
   if (members.length < 2 || new Set(own).size < own.length) throw new UsageError();
@@ -172,28 +154,3 @@ export function common(path: string, words: readonly string[]): Outcome {
   const ok = options.length > 0;
   return { ok, json: { ok, assumed: fleet.assumed, options: json, otherwise } };
 }
-
-/** A set of the fleet by its id, or anybody's of a kind. @throws UsageError for what is neither */
-function memberNamed({ units, descriptions }: Around, word: string): Member {
-  if (word === ANY_MAKE) return { key: word, unit: null };
-  const unit = units.find(({ id }) => id === word);
-  if (unit) return { key: word, unit };
-  const kind = /^kind:(.+)$/.exec(word)?.[1];
-  const description = descriptions.find(({ id }) => id === kind);
-  if (!description) throw new UsageError();
-  return { key: word, unit: strangersUnit(description) };
-}
-
-/** A set with the 22 channels of the family service, whoever made it. */
-const ANY_MAKE = 'kind:any-22-channels';
-
-/** A set of a kind of which nobody has looked at anything. */
-const strangersUnit = ({ id, title }: Description): Unit =>
-  UnitSchema.parse({
-    id: '00000000-0000-4000-8000-000000000000',
-    descriptionId: id,
-    nickname: title.slice(0, 40),
-    holder: '',
-    serial: '',
-    firmware: 'unknown',
-  });

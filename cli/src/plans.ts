@@ -1,6 +1,5 @@
 import { fileURLToPath } from 'node:url';
 import { reviewPlan } from '@umbrex/core/check';
-import type { Finding } from '@umbrex/core/findings';
 import {
   fitDevice,
   fitPlan,
@@ -17,7 +16,15 @@ import { proveCopy, stepSlips } from '@umbrex/core/procedure';
 import { NO_GROUNDS } from '@umbrex/core/rules';
 import { adviseTones } from '@umbrex/core/tones';
 import { shippedDescriptions } from '../../devices/read';
-import { type Outcome, parseOptions, readDevices, readFile, readUnitFile, UsageError } from './read';
+import {
+  type Outcome,
+  parseOptions,
+  readDevices,
+  readFile,
+  readUnitFile,
+  strayUnit,
+  UsageError,
+} from './read';
 
 function devicePaths(words: readonly string[]): string[] {
   const paths: string[] = [];
@@ -68,18 +75,8 @@ export function number(path: string, words: readonly string[]): Outcome {
   if (!fleet.ok) return { ok: false, json: { ok: false, file: values.fleet, findings: fleet.findings } };
   const devices = readDevices(values.device ?? []);
   if (!devices.ok) return devices.outcome;
-  const known = new Set(devices.value.map(({ id }) => id));
-  const stray = fleet.value.find(({ descriptionId }) => !known.has(descriptionId));
-  if (stray) {
-    const finding: Finding = {
-      code: 'dangling-reference',
-      severity: 'error',
-      path: `/${fleet.value.indexOf(stray)}/descriptionId`,
-      what: 'description',
-      id: stray.descriptionId,
-    };
-    return { ok: false, json: { ok: false, file: values.fleet, findings: [finding] } };
-  }
+  const stray = strayUnit(fleet.value, devices.value);
+  if (stray) return { ok: false, json: { ok: false, file: values.fleet, findings: [stray] } };
   const kinds = numberingKinds(fleet.value, devices.value, NO_GROUNDS, plan.value);
   const { channels, total, bound, firstFit, findings } = numberFleet(
     plan.value,

@@ -104,3 +104,19 @@ function readList<T>(text: string, key: string, schema: z.ZodType<T>): Result<T[
 export const readPeopleFile = (text: string): Result<Person[]> => readList(text, 'people', PersonSchema);
 export const readStationsFile = (text: string): Result<Station[]> =>
   readList(text, 'stations', StationSchema);
+
+/** A set of a kind that is not among the descriptions, as a finding. */
+export function strayUnit(units: readonly Unit[], descriptions: readonly Description[]): Finding | undefined {
+  const known = new Set(descriptions.map(({ id }) => id));
+  const at = units.findIndex(({ descriptionId }) => !known.has(descriptionId));
+  const unit = units[at];
+  return (
+    unit && {
+      code: 'dangling-reference',
+      severity: 'error',
+      path: `/${at}/descriptionId`,
+      what: 'description',
+      id: unit.descriptionId,
+    }
+  );
+}

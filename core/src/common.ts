@@ -13,6 +13,7 @@ import {
   slotReader,
   type ToneText,
   type Unit,
+  UnitSchema,
 } from './model/index';
 import { type AirFleet, contentAt, repeatersOn, type SetKind, setsOf, unitOnAir } from './onAir';
 import { CALM, minutesAt, type Sheet, writeSheet } from './procedure/index';
@@ -23,6 +24,34 @@ export type Member =
   | { readonly key: string; readonly unit: Unit }
   /** A set with the 22 channels of the family service and of no known make, its code off: nothing of it is changed. */
   | { readonly key: string; readonly unit: null };
+
+/** The key of a set with the 22 channels of the family service, whoever made it. */
+export const ANY_MAKE = 'kind:any-22-channels';
+
+/**
+ * The set that a word means: one of the fleet by its id, anybody's of a kind (`kind:` and the description's id), or one of any make; `undefined` for
+ * what is none of them.
+ */
+export function memberNamed(
+  word: string,
+  units: readonly Unit[],
+  descriptions: readonly Description[],
+): Member | undefined {
+  if (word === ANY_MAKE) return { key: word, unit: null };
+  const unit = units.find(({ id }) => id === word);
+  if (unit) return { key: word, unit };
+  const description = descriptions.find(({ id }) => word === `kind:${id}`);
+  if (!description) return undefined;
+  const stranger = UnitSchema.parse({
+    id: '00000000-0000-4000-8000-000000000000',
+    descriptionId: description.id,
+    nickname: `a stranger’s ${description.title}`.slice(0, 40),
+    holder: '',
+    serial: '',
+    firmware: 'unknown',
+  });
+  return { key: word, unit: stranger };
+}
 
 /** What has to be changed in one set to take part. */
 export interface CommonChange {

@@ -63,10 +63,17 @@ export function twoSetTest(
     a: ground?.lawful.includes(a.unit.id) ?? false,
     b: ground?.lawful.includes(b.unit.id) ?? false,
   };
-  const mayHere = {
-    a: unitOnAir(a.unit, a.kind, channel, 'planned').set.maySend === true,
-    b: unitOnAir(b.unit, b.kind, channel, 'planned').set.maySend === true,
+  const here = {
+    a: unitOnAir(a.unit, a.kind, channel, 'planned').set,
+    b: unitOnAir(b.unit, b.kind, channel, 'planned').set,
   };
+  /** Why a call on the channel itself cannot be tried between them. */
+  const onChannel = (talks: 'a' | 'b', listens: 'a' | 'b') =>
+    here[talks].maySend !== true || here[talks].place === null
+      ? 'may-not-send'
+      : here[listens].place === null
+        ? 'cannot-listen-there'
+        : null;
   const { transmitTone } = channel;
   const hasTone = transmitTone !== 'off' && transmitTone !== 'unknown';
   const ways = [
@@ -84,11 +91,12 @@ export function twoSetTest(
   for (const [talks, listens] of ways)
     steps.push({ isolates: 'frequency', talks, listens, cannot: onGround(talks) });
   if (kindOf(channel) === 'direct') {
-    const here = (talks: 'a' | 'b') => (!mayHere[talks] ? 'may-not-send' : hasTone ? null : 'no-tone');
+    const toned = (talks: 'a' | 'b', listens: 'a' | 'b') =>
+      onChannel(talks, listens) ?? (hasTone ? null : 'no-tone');
     for (const [talks, listens] of ways)
-      steps.push({ isolates: 'sent-tone', talks, listens, cannot: here(talks) });
+      steps.push({ isolates: 'sent-tone', talks, listens, cannot: toned(talks, listens) });
     for (const [talks, listens] of ways)
-      steps.push({ isolates: 'awaited-tone', talks, listens, cannot: here(talks) });
+      steps.push({ isolates: 'awaited-tone', talks, listens, cannot: toned(talks, listens) });
   }
   if (kindOf(channel) === 'repeater') {
     const hears = {
@@ -100,10 +108,10 @@ export function twoSetTest(
         isolates: 'input',
         talks,
         listens,
-        cannot: !mayHere[talks] ? 'may-not-send' : hears[listens] ? null : 'cannot-listen-there',
+        cannot: here[talks].maySend !== true ? 'may-not-send' : hears[listens] ? null : 'cannot-listen-there',
       });
     for (const [talks, listens] of ways)
-      steps.push({ isolates: 'repeater', talks, listens, cannot: mayHere[talks] ? null : 'may-not-send' });
+      steps.push({ isolates: 'repeater', talks, listens, cannot: onChannel(talks, listens) });
   }
   return { isQuiet: false, ground, identifyEveryMinutes, steps };
 }

@@ -56,5 +56,12 @@ describe('two sets and nobody else', () => {
     expect(test(distress, 'page-handheld', 'guided-handheld')).toMatchObject({ isQuiet: true, steps: [] }));
   it('says how often one has to say who one is (47 CFR 95.1751: every 15 minutes)', () =>
     expect(test(hill, 'page-handheld', 'guided-handheld')?.identifyEveryMinutes).toBe(15));
+  it('whoever has no place for the channel is not asked to listen there', () =>
+    expect(told(test(hill, 'page-handheld', 'cb-mobile'))).toContainEqual([
+      'repeater',
+      'a',
+      'b',
+      'cannot-listen-there',
+    ]));
   it('a repeater is no set to talk with', () => expect(test(hill, 'page-handheld', 'repeater')).toBeNull());
 });

@@ -1,4 +1,5 @@
 import { CAUSES, KNOWN, SYMPTOMS, TRIALS } from '@umbrex/core/cause';
+import { ANY_MAKE } from '@umbrex/core/common';
 import { HEAR_GATES } from '@umbrex/core/findings';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Desk } from '../src/server/desk';
@@ -7,7 +8,7 @@ const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { loadDesk } = await import('../src/server/desk');
 const { airView } = await import('../src/server/views/air');
-const { commonView, ANY_MAKE } = await import('../src/server/views/common');
+const { commonView } = await import('../src/server/views/common');
 const { scanView } = await import('../src/server/views/scan');
 const { troubleView } = await import('../src/server/views/trouble');
 const { GATE_WORDS, noteText } = await import('../src/messages/onAir');

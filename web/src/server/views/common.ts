@@ -2,19 +2,17 @@ import {
   type CommonChange,
   type CommonOption,
   commonGround,
-  type Member,
+  memberNamed,
   type Otherwise,
 } from '@umbrex/core/common';
 import { heldMemory } from '@umbrex/core/memory';
-import { type Description, type Unit, UnitSchema } from '@umbrex/core/model';
+import type { Description, Unit } from '@umbrex/core/model';
 import { type AirFleet, isSpokenWith } from '@umbrex/core/onAir';
 import { prove } from '@umbrex/core/procedure';
 import type { Knex } from 'knex';
 import type { Desk } from '../desk';
 import { listThings } from '../store/store';
 
-/** A set with the 22 channels of the family service, whoever made it. */
-export const ANY_MAKE = 'any';
 /** So many sets are asked for at once. */
 export const MOST_MEMBERS = 60;
 /** Of so many options the steps are written out and proven. */
@@ -64,7 +62,7 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
   const holders = new Map(people.map(({ value }) => [value.id, value.name]));
   const members = [...new Set(asked)]
     .slice(0, MOST_MEMBERS)
-    .flatMap((word) => memberOf(word, those, kinds) ?? []);
+    .flatMap((word) => memberNamed(word, those, [...kinds.values()]) ?? []);
   const names = new Map<string, string>(
     members.map(({ key, unit }) => [key, unit?.nickname ?? 'a set of any make, code off']),
   );
@@ -113,26 +111,4 @@ function withProof(
   const { memory } = heldMemory(description, unit.holds);
   const isProven = change.sheet.way === 'keys' && prove(description, memory, wanted, change.sheet).proven;
   return { ...change, description, isProven };
-}
-
-/** A set by its id, anybody's of a kind, or one of any make; `undefined` for what is none of them any more. */
-function memberOf(
-  word: string,
-  units: readonly Unit[],
-  kinds: ReadonlyMap<string, Description>,
-): Member | undefined {
-  if (word === ANY_MAKE) return { key: word, unit: null };
-  const unit = units.find(({ id }) => id === word);
-  if (unit) return { key: word, unit };
-  const description = kinds.get(word.replace(/^kind:/, ''));
-  if (!word.startsWith('kind:') || !description) return undefined;
-  const stranger = UnitSchema.parse({
-    id: '00000000-0000-4000-8000-000000000000',
-    descriptionId: description.id,
-    nickname: `a stranger’s ${description.title}`.slice(0, 40),
-    holder: '',
-    serial: '',
-    firmware: 'unknown',
-  });
-  return { key: word, unit: stranger };
 }
