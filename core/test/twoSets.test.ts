@@ -57,7 +57,7 @@ describe('two sets and nobody else', () => {
   it('says how often one has to say who one is (47 CFR 95.1751: every 15 minutes)', () =>
     expect(test(hill, 'page-handheld', 'guided-handheld')?.identifyEveryMinutes).toBe(15));
   it('whoever has no place for the channel is not asked to listen there', () =>
-    expect(told(test(hill, 'page-handheld', 'cb-mobile'))).toContainEqual([
+    expect(told(test(hill, 'page-handheld', 'network-scanner'))).toContainEqual([
       'repeater',
       'a',
       'b',
