@@ -13,6 +13,7 @@ import type { Knex } from 'knex';
 import { z } from 'zod';
 import { shippedDescriptions } from '../devices/read';
 import type { Role } from '../web/src/contract/roles';
+import { addHeard } from '../web/src/server/heardCalls';
 import { insertAccount, setRole } from '../web/src/server/repositories/accounts';
 import { addDescription } from '../web/src/server/repositories/descriptions';
 import { insertPlan } from '../web/src/server/repositories/plans';
@@ -20,6 +21,7 @@ import { insertRevision } from '../web/src/server/repositories/revisions';
 import { emptyPlan, insertWorkspace } from '../web/src/server/repositories/workspaces';
 import { addThing } from '../web/src/server/store/store';
 import { demoHistory } from './history';
+import { demoLog } from './log';
 
 const WORKSPACE_ID = '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b001';
 const here = (file: string) => readFileSync(fileURLToPath(new URL(file, import.meta.url)), 'utf8');
@@ -72,6 +74,9 @@ export async function ensureWorkspace(db: Knex, demo: boolean, history = false):
       await addThing(trx, 'bench', WORKSPACE_ID, done.bench.id, done.bench);
     }
     for (const unit of units) await addThing(trx, 'unit', WORKSPACE_ID, unit.id, unit);
+    if (history)
+      for (const call of demoLog(demoPlan(), shippedDescriptions(), units, people, stations))
+        await addHeard(trx, WORKSPACE_ID, call);
   });
 }
 

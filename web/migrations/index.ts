@@ -17,6 +17,7 @@ import * as moves from './20261207_moves';
 import * as revisions from './20261208_revisions';
 import * as bench from './20261209_bench';
 import * as cards from './20261210_cards';
+import * as heard from './20261211_heard';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -38,6 +39,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261208_revisions', migration: revisions },
   { name: '20261209_bench', migration: bench },
   { name: '20261210_cards', migration: cards },
+  { name: '20261211_heard', migration: heard },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

@@ -4,7 +4,7 @@ export interface Named {
   readonly name: string;
 }
 /** What has names that ids stand for. */
-export type NamedKind = 'person' | 'team' | 'group' | 'channel' | 'kind' | 'unit';
+export type NamedKind = 'plan' | 'person' | 'team' | 'group' | 'channel' | 'kind' | 'unit';
 /** The names of what ids stand for, both ways. What is not here is not known by name. */
 export type Names = Readonly<Partial<Record<NamedKind, readonly Named[]>>>;
 

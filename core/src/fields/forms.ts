@@ -1,12 +1,9 @@
 import type { z } from 'zod';
-import { hzFromMHzText, mhzText, type Place, placeText, readPlace } from '../units/index';
+import { alike, hzFromMHzText, mhzText, type Place, placeText, readPlace } from '../units/index';
 import type { Form, NamedKind, Names } from './field';
 import { numbersOfCell, numbersText } from './numbers';
 
 /* The forms that values have in cells and in words. Each reads what it writes. */
-
-/** A text as it is compared: without its letters’ size and its blanks. */
-export const alike = (text: string) => text.trim().toLowerCase().replace(/\s+/g, ' ');
 
 /** A line of text. */
 export const line: Form<string> = {

@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import type { Finding } from '../findings/index';
+import { alike } from '../units/index';
 import type { Column, Names } from './field';
-import { alike } from './forms';
+
 import { OFFSET_COLUMNS, withOffset } from './offset';
 import { type FieldsOf, fieldsOf, shapeOf, THINGS, type ThingKind } from './things';
 

@@ -4,6 +4,8 @@ import {
   BenchDaySchema,
   type Channel,
   ChannelSchema,
+  type Heard,
+  HeardSchema,
   type Net,
   NetSchema,
   type Person,
@@ -20,6 +22,7 @@ import {
 import { BENCH_FIELDS } from './benchDay';
 import { CHANNEL_FIELDS } from './channel';
 import type { Field, Fields } from './field';
+import { HEARD_FIELDS } from './heard';
 import { NET_FIELDS, PERSON_FIELDS, TEAM_FIELDS } from './people';
 import { PLAN_FIELDS } from './plan';
 import { STATION_FIELDS } from './station';
@@ -35,6 +38,7 @@ export interface FieldsOf {
   readonly station: Station;
   readonly net: Net;
   readonly bench: BenchDay;
+  readonly heard: Heard;
 }
 /** Which thing it is. */
 export type ThingKind = keyof FieldsOf;
@@ -120,7 +124,19 @@ export const THINGS: { readonly [K in ThingKind]: Thing<FieldsOf[K]> } = {
     nameOf: ({ name }) => name,
     marks: ({ name, day }) => [`${name} ${day}`],
   },
+  heard: {
+    one: 'call',
+    many: 'calls',
+    schema: HeardSchema,
+    fields: HEARD_FIELDS,
+    nameOf: callName,
+    marks: (call) => [`${callName(call)} ${call.way} ${call.channelId}`],
+  },
 };
+
+function callName({ at, from, to }: Heard): string {
+  return `${from} to ${to} at ${at}`;
+}
 
 /** A field whatever it is of: what it says of a value it can say of none but its own. */
 export type AnyField = Field<unknown, unknown>;

@@ -1,19 +1,7 @@
 import { MOST_PLACES, type Unit, UnitSchema } from '../model/index';
+import { alike } from '../units/index';
 import { type Fields, type Form, field, type Named, type Names } from './field';
-import {
-  alike,
-  choice,
-  day,
-  line,
-  lineOrUnknown,
-  maybe,
-  named,
-  numbers,
-  parts,
-  tone,
-  words,
-  yesNo,
-} from './forms';
+import { choice, day, line, lineOrUnknown, maybe, named, numbers, parts, tone, words, yesNo } from './forms';
 
 const { holds, intake, alerts, timeline } = UnitSchema.shape;
 const EMPTY = UnitSchema.parse({

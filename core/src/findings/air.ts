@@ -35,5 +35,36 @@ export type AirFinding =
   /** The set goes round no places; or nobody has said how it does. */
   | { readonly code: 'scans-not' }
   | { readonly code: 'scan-not-known' }
+  /** The log says something else of a call than what its sets are known to hold. */
+  | {
+      readonly code: 'heard-otherwise';
+      readonly from: string;
+      readonly to: string;
+      readonly says: 'heard' | 'not-heard' | 'sometimes';
+      /** How many calls say so. */
+      readonly calls: number;
+      readonly likely:
+        | 'from-set'
+        | 'to-set'
+        | 'station'
+        | 'right'
+        | 'condition'
+        | 'reach'
+        | 'moment'
+        | 'open';
+      readonly gate: HearGate | null;
+      readonly at: Side | null;
+      readonly needs: string;
+      readonly comes: string;
+    }
+  /** A set failed with everybody, and what it is known to hold explains all of it. */
+  | ({
+      readonly code: 'not-broken';
+      readonly set: string;
+      /** Whether it talked or listened. */
+      readonly side: 'from' | 'to';
+      readonly calls: number;
+      readonly others: number;
+    } & AtGate)
   /** It is heard, by a receiver of another width. */
   | { readonly code: 'call-sounds'; readonly sounds: 'harsh' | 'weak' };

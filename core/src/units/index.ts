@@ -1,3 +1,4 @@
+export * from './alike';
 export * from './distance';
 export * from './frequency';
 export * from './place';

@@ -1,6 +1,16 @@
 import { CTCSS_TENTHS_HZ, DCS_CODES, SERVICE_IDS } from '@umbrex/core/facts';
 import type { FieldsOf, Names } from '@umbrex/core/fields';
-import { BENCH_STATES, CHECKS, type Channel, CONDITIONS, NAMING, PREPARATIONS } from '@umbrex/core/model';
+import {
+  BENCH_STATES,
+  CALL_SETTLED,
+  CALL_WAYS,
+  CHECKS,
+  type Channel,
+  CONDITIONS,
+  NAMING,
+  PREPARATIONS,
+  STRENGTHS,
+} from '@umbrex/core/model';
 import fc from 'fast-check';
 import { uuid } from './plans';
 
@@ -15,6 +25,7 @@ export const NAMES = {
   team: [11, 12, 13].map((n) => ({ id: uuid(n), name: ['Watch', 'Boat crews', 'watch'][n - 11] ?? '' })),
   group: [21, 22].map((n) => ({ id: uuid(n), name: `Group ${n}` })),
   channel: [31, 32].map((n) => ({ id: uuid(n), name: `Channel ${n}` })),
+  plan: [61, 62].map((n) => ({ id: uuid(n), name: `Plan ${n}` })),
   unit: [41, 42, 43].map((n) => ({ id: uuid(n), name: `Set ${n}` })),
   kind: ['pocket-radio', 'page-handheld'].map((id) => ({ id, name: id.replace('-', ' ') })),
 } satisfies Names;
@@ -318,6 +329,27 @@ export const ANY: Any = {
     lowerBoundMin: orNull(minute),
     progress: fc.dictionary(idOf('unit'), fc.constantFrom(...BENCH_STATES), { maxKeys: 3 }).map(sorted),
     note: line(400),
+  },
+  heard: {
+    id: fc.uuid(),
+    at: fc
+      .date({ min: new Date('2020-01-01'), max: new Date('2030-01-01'), noInvalidDate: true })
+      .map((at) => at.toISOString()),
+    planId: idOf('plan'),
+    channelId: idOf('channel'),
+    way: fc.constantFrom(...CALL_WAYS),
+    from: line(60, 1),
+    fromId: orNull(idOf('unit')),
+    to: line(60, 1),
+    toId: orNull(idOf('unit')),
+    heard: fc.boolean(),
+    readability: fc.constantFrom(1, 2, 3, 4, 5, 'unknown' as const),
+    strength: fc.constantFrom(...STRENGTHS, 'unknown' as const),
+    fromWhere: line(60),
+    toWhere: line(60),
+    settled: fc.constantFrom(...CALL_SETTLED),
+    by: line(60),
+    note: line(200),
   },
   person: {
     id: fc.uuid(),

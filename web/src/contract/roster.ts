@@ -1,6 +1,7 @@
 import { QUESTIONS, type QuestionId } from '@umbrex/core/interview';
 import {
   ChannelSchema,
+  HeardSchema,
   LicenceSchema,
   LineSchema,
   NetSchema,
@@ -38,6 +39,7 @@ export const ImportSchema = z
     stations: many(StationSchema),
     nets: many(NetSchema),
     channels: many(ChannelSchema),
+    calls: many(HeardSchema),
   })
   .refine(({ planId, channels }) => channels.length === 0 || planId !== undefined, {
     error: 'the plan that the channels come into',

@@ -7,6 +7,7 @@ import {
   type BenchDay,
   type Channel,
   ChannelSchema,
+  type Heard,
   LineSchema,
   type Mark,
   MarkSchema,
@@ -28,6 +29,7 @@ import { z } from 'zod';
 import { FirstAccountSchema, NameSchema, PasswordSchema, RoleSchema, TakeLinkSchema } from './account';
 import { type BenchMarksAnswer, BenchMarksSchema, type BenchWays } from './bench';
 import { type ForeignWork, type ReportAnswer, ReportsSchema } from './card';
+import { HeardSentSchema } from './heard';
 import { PublishSchema, type PublishView, type RevisionHead, SeenOfSetsSchema } from './revisions';
 import type { Role } from './roles';
 import { BulkSchema, EnrolmentSchema, ImportSchema } from './roster';
@@ -285,6 +287,10 @@ export const ROUTES = {
   'POST /api/benches': add<BenchDay>(SCHEMAS.bench),
   'PUT /api/benches/[id]': change<BenchDay>(SCHEMAS.bench),
   'DELETE /api/benches/[id]': take(),
+  /** What was heard on the air, and what was not; each is answered for itself. One that was sent before counts once, by its id. */
+  'POST /api/plans/[planId]/heard': route<{ answers: readonly ReportAnswer[] }>()('editor', HeardSentSchema),
+  'PUT /api/heard/[id]': change<Heard>(SCHEMAS.heard),
+  'DELETE /api/heard/[id]': take(),
   'POST /api/benches/[id]/marks': route<BenchMarksAnswer>()('editor', BenchMarksSchema),
 
   /** The description of a kind as the document that is brought in again, as a download. */

@@ -12,7 +12,10 @@ export const IMPORTED_AS = {
   station: 'stations',
   net: 'nets',
   channel: 'channels',
+  heard: 'calls',
 } as const satisfies Record<TableKind, string>;
+/** Those that belong to one plan: it is named when they go out. */
+export const OF_PLAN: readonly TableKind[] = ['channel', 'heard'];
 export const TABLE_KINDS = Object.keys(IMPORTED_AS) as readonly TableKind[];
 
 /** A table as a JSON file (`umbrex/table@1`): its titles, and the cells of each row; what is besides is of no matter here. */

@@ -18,6 +18,7 @@ export const SCHEMAS: { readonly [K in Kind]: z.ZodType<Things[K]> } = {
   station: THINGS.station.schema,
   net: THINGS.net.schema,
   bench: THINGS.bench.schema,
+  heard: THINGS.heard.schema,
   description: DescriptionSchema,
 };
 export const KINDS = Object.keys(SCHEMAS) as readonly Kind[];

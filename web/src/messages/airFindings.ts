@@ -1,9 +1,11 @@
 import type { Finding, HearGate } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
+import { counted } from './labels';
 import { toneWords } from './tones';
 import type { Words } from './words';
 
 type AtGate = Extract<Finding, { code: 'call-stops' }>;
+type Otherwise = Extract<Finding, { code: 'heard-otherwise' }>;
 type Said = { readonly what: string; readonly help: string };
 
 const mhz = (text: string) => `${mhzText(Number(text))} MHz`;
@@ -90,12 +92,44 @@ const NOT_KNOWN: { readonly [G in HearGate]: (call: AtGate) => string } = {
   scan: () => 'Nobody knows where the scan of the other set stands.',
 };
 
+const stopWords = ({ gate, at, needs, comes }: Pick<Otherwise, 'gate' | 'at' | 'needs' | 'comes'>) => {
+  if (gate === null || at === null) return '';
+  const { what } = STOPS[gate]({ code: 'call-stops', severity: 'note', gate, at, needs, comes });
+  return `${what.charAt(0).toLowerCase()}${what.slice(1)}`;
+};
+
+/** What is most likely not as it is written, and what would settle it. */
+const LIKELY: { readonly [L in Otherwise['likely']]: (call: Otherwise) => string } = {
+  'from-set': ({ from }) => `Most likely ${from} holds something else than is written. Look at it.`,
+  'to-set': ({ to }) => `Most likely ${to} holds something else than is written. Look at it.`,
+  station: () => 'Most likely the repeater is not as it is written under Stations. Ask its owner.',
+  right: ({ from }) =>
+    `Most likely the licence of whoever holds ${from} is not written down. Look under People.`,
+  condition: () => 'One of them is written as lost or broken, and was heard. Say that it is there and works.',
+  reach: ({ from, to }) =>
+    `Others hear ${from}, and ${to} hears others: most likely the signal does not get from one to the other.`,
+  moment: ({ to }) =>
+    `Both come through the repeater with others: most likely nobody was at ${to} just then, or it scanned.`,
+  open: () => 'Too few calls to tell one side from the other. Let each of them call somebody else.',
+};
+
 /** The words for what is said of a call between two sets. */
 export const AIR_WORDS = {
   'call-stops': (f) => STOPS[f.gate]({ ...f, code: 'call-stops' }),
   'call-not-known': (f) => ({
     what: NOT_KNOWN[f.gate]({ ...f, code: 'call-stops' }),
     help: 'Look at it and write it down.',
+  }),
+  'heard-otherwise': (f) => ({
+    what:
+      f.says === 'not-heard'
+        ? `${f.to} did not hear ${f.from}, in ${counted(f.calls, 'call')}, though nothing that is known of the two sets stops it.`
+        : `${f.to} heard ${f.from}${f.says === 'sometimes' ? ' now and then' : ''}, in ${counted(f.calls, 'call')}, though by what is known it could not: ${stopWords(f)}`,
+    help: LIKELY[f.likely](f),
+  }),
+  'not-broken': (f) => ({
+    what: `${f.set} ${f.side === 'to' ? 'heard nobody' : 'was heard by nobody'}, in ${counted(f.calls, 'call')} with ${f.others} others. It need not be broken: ${stopWords(f)}`,
+    help: `What it holds explains all of it. Load it by its sheet, then try again.`,
   }),
   'scans-not': () => ({
     what: 'This kind of set does not scan.',

@@ -73,6 +73,30 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'entry-in-plan': (about) => `The plan has this pair already, as “${about}”.`,
   'entry-disagrees': (about) =>
     `“${about}” in the plan has this pair with other tones. Ask the owner which are right.`,
+  'heard-nothing': () => 'Write who talked and who listened, for example: Boat 1 > Clinic 5 loud',
+  'heard-who': (about) =>
+    `Nothing is called “${about}”. Who is meant? In quotation marks it stands as it is:`,
+  'heard-who-talked': () => 'Who talked?',
+  'heard-who-listened': (about) => (about ? `And who was on the other side of ${about}?` : 'Who listened?'),
+  'heard-direction': (about) => `Did ${about} talk, or listen?`,
+  'heard-which-set': (about) => `${about} holds several sets; without a set it counts for none:`,
+  'heard-set-of-holder': (about) => `The only set that is held, is taken: ${about}.`,
+  'heard-no-set': (about) =>
+    `${about} is none of our sets, and holds none: it stands in the log and counts for no set.`,
+  'heard-channel': () => 'On which channel?',
+  'heard-channel-kept': (about) => `On ${about}, as before.`,
+  'heard-several-channels': (about) => `More than one channel: ${about}. Write the one that is meant.`,
+  'heard-no-repeater': (about) => `There is no repeater on ${about}. Take it out, or write the channel.`,
+  'heard-or-not': () => 'Was it heard? How well, from 1 to 5, or nothing:',
+  'heard-place-number': (about) => `Does the number in “${about}” belong to the place?`,
+  'heard-contradicts': (about) => `These do not go together: ${about}.`,
+  'heard-several-reports': (about) => `Two reports: ${about}. Write each direction as a line of its own.`,
+  'heard-scale': (about) =>
+    `The second number of “${about}” may be of five steps or of nine. Which is meant:`,
+  'heard-time': (about) => `At what time on ${about}? As 19:05.`,
+  'heard-time-ahead': (about) => `${about} is still to come. Write the day before it, as 2026-12-01.`,
+  'heard-same': (about) => `${about} is on both sides.`,
+  'heard-left-over': (about) => `What is “${about}”? Behind two strokes (//) it is a note.`,
 };
 
 /** The words for a question of the entry line. */

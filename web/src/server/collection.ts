@@ -19,7 +19,8 @@ type Changes =
   | 'PUT /api/teams/[id]'
   | 'PUT /api/stations/[id]'
   | 'PUT /api/nets/[id]'
-  | 'PUT /api/benches/[id]';
+  | 'PUT /api/benches/[id]'
+  | 'PUT /api/heard/[id]';
 type Takes =
   | 'DELETE /api/plans/[planId]'
   | 'DELETE /api/channels/[channelId]'
@@ -28,7 +29,8 @@ type Takes =
   | 'DELETE /api/teams/[id]'
   | 'DELETE /api/stations/[id]'
   | 'DELETE /api/nets/[id]'
-  | 'DELETE /api/benches/[id]';
+  | 'DELETE /api/benches/[id]'
+  | 'DELETE /api/heard/[id]';
 
 /** Adds one with an id made by the client. */
 export const adds = (route: Adds, kind: Exclude<Kind, 'plan'>) =>

@@ -48,14 +48,18 @@ registerRoute(
   },
 );
 
-/** The list of a bench day, which has a registration of its own: always the server's first, since it shows who does what. */
-const BENCH = 'umbrex-bench';
-const isForBench = /\/bench$/.test(new URL(self.registration.scope).pathname);
+/**
+ * Pages of the desk that can be written on without a network, each with a registration of its own: always the server's first, since they show who
+ * does what.
+ */
+const path = new URL(self.registration.scope).pathname;
+const isDesk = /^\/plans\/[\w-]+\/(bench|air\/log)$/.test(path);
+/** Its name stands in the page too, which fills it (`islands/desk/keptPage.ts`). */
+const DESK = `umbrex-desk ${path}`;
 registerRoute(
-  ({ request, url }) =>
-    isForBench && request.mode === 'navigate' && /^\/plans\/[\w-]+\/bench$/.test(url.pathname),
+  ({ request, url }) => isDesk && request.mode === 'navigate' && url.pathname === path,
   new NetworkFirst({
-    cacheName: BENCH,
+    cacheName: DESK,
     networkTimeoutSeconds: WAITS_S,
     matchOptions: { ignoreSearch: true },
     plugins: [
@@ -75,5 +79,5 @@ registerRoute(
     sameOrigin &&
     (url.pathname.startsWith('/_astro/') ||
       /^\/(icon[\w-]*\.(svg|png)|manifest\.webmanifest)$/.test(url.pathname)),
-  new CacheFirst({ cacheName: isForBench ? BENCH : SHELL }),
+  new CacheFirst({ cacheName: isDesk ? DESK : SHELL }),
 );

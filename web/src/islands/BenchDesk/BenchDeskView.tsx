@@ -139,7 +139,7 @@ function Waits({ marks: { waiting, isAway, drop, send }, setName }: Desk) {
           </button>
         </p>
       )}
-      {refused.map(({ mark, why }) => (
+      {refused.map(({ value: mark, why }) => (
         <p key={mark.id} className="finding mt-1" data-severity="error">
           <strong>{setName(mark.setId)}</strong>
           {`, ${TASK_STATE[mark.state]}: ${why} `}
@@ -154,7 +154,7 @@ function Waits({ marks: { waiting, isAway, drop, send }, setName }: Desk) {
 
 /** Who does what, when, and how; what became of it. */
 function Lists({ day, personName, setName, mark, marks, mayEdit, planId }: Desk & { day: BenchDay }) {
-  const unsent = new Set(marks.waiting.map((one) => one.mark.setId));
+  const unsent = new Set(marks.waiting.map((one) => one.value.setId));
   const { tasks, people, progress, beginsMin } = day;
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">

@@ -2,10 +2,10 @@ import { SERVICES } from '@umbrex/core/facts';
 import type { Question } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
 import { lazy, Suspense } from 'react';
+import { Offers } from '../../components/Offers';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { STATE_TEXT } from '../../messages/channelState';
 import { questionText } from '../../messages/questions';
-import { Offers } from './Offers';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
 
 /** Asked for when somebody pastes a whole listing. */

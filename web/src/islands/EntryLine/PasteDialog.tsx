@@ -4,10 +4,10 @@ import { type ChannelDraft, kindOf } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import Papa from 'papaparse';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { Offers } from '../../components/Offers';
 import { questionText } from '../../messages/questions';
 import { toneWords } from '../../messages/tones';
 import { useAddMany } from '../desk/useAddMany';
-import { Offers } from './Offers';
 import type { EntryGroup } from './useEntryLine';
 
 interface Props {

@@ -9,7 +9,7 @@ function SignOutIsland() {
     forgetTyped();
     // What this browser kept for the phone is of whoever signs out.
     await (await import('../My/kept')).forgetSignedIn();
-    await (await import('../BenchDesk/offline')).forgetBench();
+    await (await import('../desk/keptPage')).forgetPages();
     window.location.assign('/sign-in');
   };
   return (

@@ -42,6 +42,7 @@ export const ACCESS: Readonly<Record<string, Role | 'anyone'>> = {
   'GET /plans/[planId]/revisions/compare': 'member',
   'GET /plans/[planId]/rollout': 'member',
   'GET /plans/[planId]/air': 'editor',
+  'GET /plans/[planId]/air/log': 'editor',
   'GET /plans/[planId]/air/common': 'editor',
   'GET /plans/[planId]/air/scan': 'editor',
   'GET /plans/[planId]/air/trouble': 'editor',

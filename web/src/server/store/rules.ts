@@ -110,6 +110,24 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
       throw missing('/value/planId', 'plan', bench.planId);
     },
   },
+  heard: {
+    beside: async (at, call, _, move) => {
+      if (move === 'add') {
+        if (!(await thereOf(at, 'plan', [call.planId])).has(call.planId))
+          throw missing('/value/planId', 'plan', call.planId);
+        if (!(await thereOf(at, 'channel', [call.channelId])).has(call.channelId))
+          throw missing('/value/channelId', 'channel', call.channelId);
+      }
+      // A set that is gone meanwhile: the words say who it was.
+      const sets = await thereOf(
+        at,
+        'unit',
+        [call.fromId, call.toId].flatMap((id) => id ?? []),
+      );
+      const still = (id: string | null) => (id !== null && sets.has(id) ? id : null);
+      return move === 'add' ? { ...call, fromId: still(call.fromId), toId: still(call.toId) } : call;
+    },
+  },
   description: {
     isIdChosen: true,
     hold: async ({ trx, workspaceId, id }, move) => {

@@ -35,10 +35,12 @@ const ORDER: Readonly<Partial<Record<Kind, string>>> = {
   plan: 'created_at, id',
   unit: `document->>'descriptionId', lower(document->>'nickname'), id`,
   description: 'id',
+  heard: `document->>'at' desc, id`,
 };
 /** Which rows of a kind count: channels of a plan that was deleted wait with it. */
 const LIVE: Readonly<Partial<Record<Kind, string>>> = {
   channel: 'plan_id in (select id from plan where deleted_at is null)',
+  heard: 'plan_id in (select id from plan where deleted_at is null)',
 };
 const BY_NAME = `lower(document->>'name'), id`;
 
@@ -71,17 +73,22 @@ function stateOf<K extends Kind>(kind: K, row: Row) {
 
 const same = isDeepStrictEqual;
 
-/** All of a kind in a workspace, in its usual order. What cannot be read is left out, and logged: `brokenThings` names it. */
+/**
+ * All of a kind in a workspace, in its usual order. What cannot be read is left out, and logged: `brokenThings` names it.
+ * @param most only so many of them, the first in that order
+ */
 export async function listThings<K extends Kind>(
   db: Knex,
   kind: K,
   workspaceId: string,
   columns: Readonly<Record<string, unknown>> = {},
+  most?: number,
 ): Promise<Versioned<Things[K]>[]> {
-  const rows: Row[] = await db(kind)
+  const query = db(kind)
     .where({ workspace_id: workspaceId, deleted_at: null, ...columns })
     .andWhereRaw(LIVE[kind] ?? 'true')
     .orderByRaw(ORDER[kind] ?? BY_NAME);
+  const rows: Row[] = await (most === undefined ? query : query.limit(most));
   const unread: string[] = [];
   const things = rows.flatMap((row) => {
     const value = read(kind, row);

@@ -1,5 +1,6 @@
 import { IMPORTED_AS, type TableKind } from '@/contract/tables';
 import { endpoint } from '@/server/endpoint';
+import { addHeard } from '@/server/heardCalls';
 import { addThing } from '@/server/store/store';
 
 /** What others name comes before them. */
@@ -16,6 +17,10 @@ export const POST = endpoint('POST /api/roster/import', ({ write, workspace, bod
       }
     for (const channel of body.channels) {
       await addThing(trx, 'channel', workspace.id, channel.id, channel, { plan_id: body.planId });
+      added++;
+    }
+    for (const call of body.calls) {
+      await addHeard(trx, workspace.id, call);
       added++;
     }
     return { editId, added };

@@ -1,0 +1,6 @@
+export * from './calls';
+export * from './compare';
+export * from './line';
+export * from './pairs';
+export * from './said';
+export * from './who';
