@@ -19,6 +19,7 @@ const VIEWS = [
   '/rollout',
   '/air',
   '/air/common?set=kind:any-22-channels&set=kind:page-handheld',
+  '/air/log',
   '/air/scan?call=1',
   '/air/trouble?symptom=i-hear-they-dont&tail=none',
   '/bench',

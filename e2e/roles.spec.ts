@@ -39,6 +39,7 @@ const PAGES: Readonly<Record<string, Role | 'all'>> = {
   '/plans/[planId]/revisions/compare': 'member',
   '/plans/[planId]/rollout': 'member',
   '/plans/[planId]/air': 'editor',
+  '/plans/[planId]/air/log': 'editor',
   '/plans/[planId]/air/common': 'editor',
   '/plans/[planId]/air/scan': 'editor',
   '/plans/[planId]/air/trouble': 'editor',
@@ -153,6 +154,9 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'PUT /benches/[id]': 'editor',
   'DELETE /benches/[id]': 'editor',
   'POST /benches/[id]/marks': 'editor',
+  'POST /plans/[planId]/heard': 'editor',
+  'PUT /heard/[id]': 'editor',
+  'DELETE /heard/[id]': 'editor',
   'POST /edits/[editId]/undo': 'editor',
   // Last: they end the session they are called with.
   'DELETE /session/all': 'observer',
@@ -218,6 +222,16 @@ async function realIds(coordinator: APIRequestContext) {
   for (const [name, id] of Object.entries(ids)) expect(id, name).toMatch(/^[0-9a-f-]{36}$/);
   return { ...ids, descriptionId: 'pocket-radio', number: '1', token: 'a-link-that-nobody-was-given' };
 }
+
+const heardOf = ({ id, planId, channelId }: Readonly<Record<string, string>>) => ({
+  id,
+  at: '2026-11-28T10:00:00Z',
+  planId,
+  channelId,
+  from: 'Boat 1',
+  to: 'Boat 2',
+  heard: true,
+});
 
 const fill = (route: string, ids: Readonly<Record<string, string>>) =>
   route.replace(/\[(\w+)\]/g, (_, name) => ids[name] ?? '');
@@ -375,6 +389,10 @@ async function bodyFor(
         version: 1,
         value: { id: ids.id, name: 'Taken', planId: ids.planId, revision: 1, day: '2026-12-05' },
       };
+    case 'POST /plans/[planId]/heard':
+      return { calls: [heardOf(ids)] };
+    case 'PUT /heard/[id]':
+      return { version: 1, value: heardOf(ids) };
     case 'POST /benches/[id]/marks': {
       const at = '2026-12-05T10:00:00Z';
       const mark = { id: '5c0f2a64-1f4e-4b6e-8a3a-7d1f60f4b0aa', setId: ids.unitId, state: 'begun', at };

@@ -526,9 +526,18 @@ describe('bad input at every endpoint: 4xx with findings, never 500, nothing hal
   const everything = async () =>
     JSON.stringify(
       await Promise.all(
-        ['plan', 'channel', 'unit', 'description', 'person', 'station', 'account', 'link', 'edit'].map((t) =>
-          db(t).count('* as n').first(),
-        ),
+        [
+          'plan',
+          'channel',
+          'unit',
+          'description',
+          'person',
+          'station',
+          'heard',
+          'account',
+          'link',
+          'edit',
+        ].map((t) => db(t).count('* as n').first()),
       ),
     );
 

@@ -12,8 +12,10 @@ const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { loadDesk } = await import('../src/server/desk');
 const { purgeDeleted } = await import('../src/server/repositories/edits');
+const { loadPlan } = await import('../src/server/repositories/plans');
 const { firstWorkspace } = await import('../src/server/repositories/workspaces');
 const { progressOf } = await import('../src/server/reports');
+const { listThings } = await import('../src/server/store/store');
 const { sheetOf } = await import('../src/server/sheetPage');
 const { rolloutView } = await import('../src/server/views/rollout');
 const { send, Visitor, visitorAs } = await import('./routes');
@@ -458,6 +460,48 @@ describe('what is reported', () => {
     ]);
     expect(value.batteryChanged).toBe(value.testHeard);
     expect(value.batteryChanged).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+  });
+  it('what was heard on a channel of the plan stands in the log too, both ways as two calls', async () => {
+    const channel = (await loadPlan(db, workspace.id, planId)).plan.channels.find(
+      ({ name }) => name === 'Gannet Top',
+    );
+    const channelId = channel?.id ?? null;
+    const each = (more: object) => ({
+      what: 'heard',
+      id: randomUUID(),
+      at: now(),
+      unitId: steps.setId,
+      number: 3,
+      channelId,
+      ...more,
+    });
+    const reports = [
+      each({ check: 'two-way', whom: 'Boat 1', readability: 4 }),
+      each({ check: 'not-heard', whom: 'Boat 2', at: new Date(Date.now() + 9e8).toISOString() }),
+      each({ check: 'heard', whom: 'Boat 3', channelId: randomUUID() }),
+    ];
+    const before = (await row('Club 1')).value.timeline.length;
+    expect((await reportBy(token, reports)).map(({ taken }) => taken)).toEqual([true, true, true]);
+    expect((await reportBy(token, reports)).map(({ taken }) => taken)).toEqual([true, true, true]);
+    // Silence is no evidence of the set.
+    expect((await row('Club 1')).value.timeline.length).toBe(before + 2);
+    const ids = reports.map(({ id }) => id);
+    const log = await listThings(db, 'heard', workspace.id, { plan_id: planId });
+    const mine = log.map(({ value }) => value).filter(({ by }) => by !== 'Ines Korvald');
+    const said = mine.map(({ from, to, toId, fromId, heard, readability, way }) => [
+      from,
+      to,
+      (fromId ?? toId) === steps.setId,
+      heard,
+      readability,
+      way,
+    ]);
+    expect(said).toHaveLength(3);
+    expect(said).toContainEqual(['Boat 1', 'Club 1', true, true, 4, 'repeater']);
+    expect(said).toContainEqual(['Club 1', 'Boat 1', true, true, 'unknown', 'repeater']);
+    expect(said).toContainEqual(['Boat 2', 'Club 1', true, false, 'unknown', 'repeater']);
+    expect(mine.every(({ at }) => Date.parse(at) <= Date.now())).toBe(true);
+    expect(mine.filter(({ id }) => ids.some((one) => one === id))).toHaveLength(2);
   });
   it('a clock that is ahead gives no day to come', async () => {
     const at = new Date(Date.now() + 40 * 86_400_000).toISOString();

@@ -1,7 +1,7 @@
 import { MOST_REPORTS } from '@umbrex/core/card';
 import type { UnitState } from '@umbrex/core/flow';
 import type { UsedPlaces } from '@umbrex/core/foreign';
-import { type Description, LineSchema, LOADED_BY, type Plan } from '@umbrex/core/model';
+import { type Description, HeardSchema, LineSchema, LOADED_BY, type Plan } from '@umbrex/core/model';
 import { z } from 'zod';
 
 const common = {
@@ -43,13 +43,16 @@ export const ReportSchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('cells'), ...common }),
   /** An alert radio sounded for the weekly test. */
   z.strictObject({ what: z.literal('test-heard'), ...common }),
-  /** Somebody was heard at a place of the set, or was spoken with both ways. */
+  /** Somebody was heard at a place of the set, was spoken with both ways, or called and was not heard. */
   z.strictObject({
     what: z.literal('heard'),
     ...common,
     number: z.number().int().min(0).max(999_999),
-    check: z.enum(['heard', 'two-way']),
+    check: z.enum(['heard', 'two-way', 'not-heard']),
     whom: LineSchema.trim().max(60).default(''),
+    /** The channel of the plan that stands there; with it the call goes into the log. */
+    channelId: z.uuid().nullable().default(null),
+    readability: HeardSchema.shape.readability,
   }),
 ]);
 export type Report = z.infer<typeof ReportSchema>;

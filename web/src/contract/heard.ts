@@ -14,6 +14,8 @@ export const SHOWN_CALLS = 1000;
 
 /** The log of a plan, and all that its page needs to hold it against what the sets are known to hold. */
 export interface HeardView {
+  /** The moment it was made, in UTC: a page that was kept is older. */
+  readonly made: string;
   readonly planId: string;
   readonly planName: string;
   /** The newest calls of the log itself. */

@@ -1,10 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { memoryWord, withEvidence } from '@umbrex/core/evidence';
-import type { Evidence, Unit } from '@umbrex/core/model';
+import { ChannelSchema, type Evidence, type Heard, kindOf, type Unit } from '@umbrex/core/model';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import type { Report, ReportAnswer } from '../contract/card';
 import { today } from './day';
 import { type Desk, loadDesk } from './desk';
+import { addHeard } from './heardCalls';
 import type { Holder } from './holder';
 import { BadInput, ChangedMeanwhile, NotHere } from './problem';
 import { seenBy } from './seen';
@@ -80,6 +82,7 @@ async function takeOne(
       const unit = asNow(held.value);
       if (unit !== held.value)
         await saveThing(trx, 'unit', session.workspace.id, unit.id, held.version, unit);
+      if (report.what === 'heard') await logHeard(trx, holder, report, unit);
       return null;
     });
   } catch (error) {
@@ -90,6 +93,56 @@ async function takeOne(
     if (error instanceof BadInput) return NOT_READY;
     throw error;
   }
+}
+
+/** What was heard at a place that stands for a channel goes into the log of its plan; both ways are two calls. */
+async function logHeard(
+  trx: Knex.Transaction,
+  { session, planId }: Holder,
+  { id, at, check, whom, channelId, readability }: Report & { what: 'heard' },
+  { id: unitId, nickname }: Unit,
+): Promise<void> {
+  const row = await trx('channel')
+    .where({ id: channelId, plan_id: planId, workspace_id: session.workspace.id, deleted_at: null })
+    .first('document');
+  const channel = row && ChannelSchema.safeParse(row.document).data;
+  if (!channel || channelId === null) return;
+  const kind = kindOf(channel);
+  const other: Party = { name: whom || 'somebody', id: null };
+  const mine: Party = { name: nickname, id: unitId };
+  const call = (id: string, from: Party, to: Party, how: Heard['readability']): Heard => ({
+    id,
+    // A clock that is ahead writes nothing of what is to come.
+    at: new Date(Math.min(Date.parse(at), Date.now())).toISOString(),
+    planId,
+    channelId,
+    way: kind === 'listen' ? 'unknown' : kind,
+    from: from.name,
+    fromId: from.id,
+    to: to.name,
+    toId: to.id,
+    heard: check !== 'not-heard',
+    readability: how,
+    strength: 'unknown',
+    fromWhere: '',
+    toWhere: '',
+    settled: 'open',
+    by: session.name.slice(0, 60),
+    note: '',
+  });
+  await addHeard(
+    trx,
+    session.workspace.id,
+    call(id, other, mine, check === 'not-heard' ? 'unknown' : readability),
+  );
+  // How well it came to the other side they know themselves.
+  if (check === 'two-way')
+    await addHeard(trx, session.workspace.id, call(randomUUID(), mine, other, 'unknown'));
+}
+
+interface Party {
+  readonly name: string;
+  readonly id: string | null;
 }
 
 /** Whether a report on the memory is from a day before the last word on it. */
@@ -148,6 +201,8 @@ async function changeOf(
         return isNewer ? { ...noted, testHeard: day } : noted;
       };
     case 'heard':
+      // Silence is no result: it stands in the log alone.
+      if (report.check === 'not-heard') return (unit) => unit;
       return entry({
         what: 'checked',
         check: report.check,

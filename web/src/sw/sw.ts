@@ -13,8 +13,9 @@ declare const self: ServiceWorkerGlobalScope;
 const SHELL = 'umbrex-hand-shell';
 /** Stands in the cache once the server has another build than the page that was kept; that one is fetched next. */
 const ANOTHER = '/my/another-build';
-/** A server that does not answer in this time is as good as none, in seconds. */
+/** A server that does not answer in this time is as good as none, in seconds; at a desk one waits longer for what others wrote. */
 const WAITS_S = 4;
+const DESK_WAITS_S = 20;
 
 void self.addEventListener('install', () => self.skipWaiting());
 void self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
@@ -60,7 +61,7 @@ registerRoute(
   ({ request, url }) => isDesk && request.mode === 'navigate' && url.pathname === path,
   new NetworkFirst({
     cacheName: DESK,
-    networkTimeoutSeconds: WAITS_S,
+    networkTimeoutSeconds: DESK_WAITS_S,
     matchOptions: { ignoreSearch: true },
     plugins: [
       {

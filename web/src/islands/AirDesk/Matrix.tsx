@@ -15,7 +15,10 @@ export function Matrix({
     at !== undefined && group?.members.includes(at);
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: arrow keys move between the buttons of the table
-    <div className="relative max-h-[70vh] overflow-auto border-y border-base-300" onKeyDown={onKeyDown}>
+    <div
+      className="relative isolate max-h-[70vh] overflow-auto border-y border-base-300"
+      onKeyDown={onKeyDown}
+    >
       <table className="border-separate border-spacing-0">
         <caption className="sr-only">Rows talk, columns hear</caption>
         <thead>

@@ -1,5 +1,4 @@
 import { type LoggedCall, lineOf } from '@umbrex/core/heard';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { heardWords, SETTLED_WORDS, WAY_WORDS } from '../../messages/heard';
 import { counted } from '../../messages/labels';
@@ -13,6 +12,7 @@ export function Calls({ log }: { log: LogState }) {
   const [most, setMost] = useState(SHOWN);
   const [openId, setOpenId] = useState<string | null>(null);
   const shown = log.logged.slice(0, most);
+  const dayOf = (at: string) => log.local(at).day;
   const days = [...new Set(shown.map(({ at }) => dayOf(at)))];
   if (log.logged.length === 0) return <p className="py-3">Nothing was written down yet.</p>;
   return (
@@ -42,14 +42,13 @@ export function Calls({ log }: { log: LogState }) {
   );
 }
 
-const dayOf = (at: string) => format(new Date(at), 'yyyy-MM-dd');
-
 function Call({ call, log, open }: { call: LoggedCall; log: LogState; open: () => void }) {
   const { id, at, from, to, channelId, way, heard, fromWhere, toWhere, settled, note, by, source } = call;
   const isSent = log.isSent(id);
+  const usualWay = log.known.channels.find((one) => one.id === channelId)?.kind;
   return (
     <li className="grid grid-cols-[3.5rem_minmax(0,1fr)_auto] items-baseline gap-x-2 border-b border-base-300 py-1">
-      <span className="muted font-mono text-small">{format(new Date(at), 'HH:mm')}</span>
+      <span className="muted font-mono text-small">{log.local(at).time}</span>
       <span>
         <strong className="font-semibold">{from}</strong> <span aria-hidden="true">→</span>
         <span className="sr-only">to</span> <strong className="font-semibold">{to}</strong>
@@ -58,12 +57,12 @@ function Call({ call, log, open }: { call: LoggedCall; log: LogState; open: () =
         <span className="muted text-small">
           {[
             ` ${log.channelName(channelId)}`,
-            WAY_WORDS[way],
+            way === usualWay && source === 'log' ? '' : WAY_WORDS[way],
             fromWhere && `from ${fromWhere}`,
             toWhere && `at ${toWhere}`,
             setWords(call, log),
             note,
-            source === 'net' ? `checked in to ${by}` : by && `by ${by}`,
+            source === 'net' ? `checked in to ${by}` : by && by !== log.view.by && `by ${by}`,
           ]
             .filter(Boolean)
             .join(', ')}
@@ -101,8 +100,7 @@ function setWords({ from, fromId, fromBy, to, toId, toBy }: LoggedCall, { nameOf
 }
 
 function Change({ call, log, close }: { call: LoggedCall; log: LogState; close: () => void }) {
-  const at = new Date(call.at);
-  const local = { day: format(at, 'yyyy-MM-dd'), time: format(at, 'HH:mm') };
+  const local = log.local(call.at);
   const [line, setLine] = useState(() => lineOf(call, local, log.known));
   return (
     <li className="border-b border-base-300 py-2">

@@ -12,13 +12,15 @@ export function Differs({ log }: { log: LogState }) {
     );
   const base = `/plans/${view.planId}`;
   return (
-    <ul className="space-y-3">
+    <div className="space-y-3">
       {broken.map((one) => {
         const finding = notBrokenFinding(one, nameOf);
         return (
           finding && (
             <div key={`${one.unitId} ${one.side}`}>
-              <FindingItem finding={finding} />
+              <ul>
+                <FindingItem finding={finding} />
+              </ul>
               <p className="mt-1 flex flex-wrap gap-2">
                 <a className="btn btn-outline btn-xs" href={`${base}/sheets/${one.unitId}`}>
                   Its sheet<span className="sr-only"> of {nameOf(one.unitId)}</span>
@@ -36,7 +38,9 @@ export function Differs({ log }: { log: LogState }) {
         const { fromId, toId, way } = pair;
         return (
           <div key={`${fromId} ${toId} ${way}`}>
-            <FindingItem finding={otherwiseFinding(one, nameOf)} />
+            <ul>
+              <FindingItem finding={otherwiseFinding(one, nameOf)} />
+            </ul>
             <p className="mt-1 flex flex-wrap gap-2">
               <a className="btn btn-outline btn-xs" href={settledAt(one, base, view.air.channel.id)}>
                 {DATUM_WORDS[one.likely]}
@@ -75,7 +79,7 @@ export function Differs({ log }: { log: LogState }) {
           </div>
         );
       })}
-    </ul>
+    </div>
   );
 }
 

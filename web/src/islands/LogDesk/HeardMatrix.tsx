@@ -21,7 +21,7 @@ export function HeardMatrix({ log, chosen, choose }: Props) {
   const differs = new Set(otherwise.map(({ pair }) => pair));
   const hasRepeater = channel.repeaters.length > 0;
   return (
-    <div className="relative max-h-[70vh] overflow-auto border-y border-base-300">
+    <div className="relative isolate max-h-[70vh] overflow-auto border-y border-base-300">
       <table className="border-separate border-spacing-0">
         <caption className="sr-only">Rows talked, columns listened: computed, and heard</caption>
         <thead className="text-base-content">
@@ -69,13 +69,17 @@ export function HeardMatrix({ log, chosen, choose }: Props) {
                           key={pair.way}
                           type="button"
                           aria-pressed={isHere}
-                          aria-label={`${nameOf(from)} to ${nameOf(to)}, ${pair.way === 'unknown' ? 'way not known' : pair.way}: computed ${MARK_WORDS[mark]}, log ${words}${isOther ? ', these differ' : ''}`}
                           className={`flex h-8 w-full min-w-14 cursor-pointer items-center justify-center gap-1 px-1 font-mono text-sub ${isHere ? 'outline-2 outline-primary -outline-offset-2' : 'hover:bg-base-300'} ${isOther ? 'bg-warning/20 font-bold' : ''}`}
                           onClick={() => choose(pair)}
                         >
-                          {hasRepeater && <span className="muted text-tiny">{LETTER[pair.way]}</span>}
+                          <span className="sr-only">{`${nameOf(from)} to ${nameOf(to)}, ${pair.way === 'unknown' ? 'way not known' : pair.way}: computed ${MARK_WORDS[mark]}, log ${words}${isOther ? ', these differ' : ''}`}</span>
+                          {hasRepeater && (
+                            <span className="muted text-tiny" aria-hidden="true">
+                              {LETTER[pair.way]}
+                            </span>
+                          )}
                           <Sign mark={mark} size={14} />
-                          <span>{sign}</span>
+                          <span aria-hidden="true">{sign}</span>
                           {isOther && <span aria-hidden="true">!</span>}
                         </button>
                       );

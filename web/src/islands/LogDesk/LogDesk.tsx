@@ -1,7 +1,6 @@
 import { callFinding } from '@umbrex/core/air';
 import { computedOf, type HeardPair } from '@umbrex/core/heard';
-import { format } from 'date-fns';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { HeardView } from '../../contract/heard';
 import { findingText } from '../../messages/findings';
 import { HEARD_SIGNS, heardWords, SETTLED_WORDS, WAY_WORDS, WEIGHS_WORDS } from '../../messages/heard';
@@ -38,6 +37,7 @@ function LogDeskIsland({ view }: { view: HeardView }) {
           }}
         />
         <Tap log={log} />
+        <KeptPage made={view.made} log={log} />
         <Waits log={log} />
       </section>
       <div className="mt-4 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
@@ -118,13 +118,32 @@ function Pair({ pair, log }: { pair: HeardPair; log: LogState }) {
       <ul className="mt-1 list-disc pl-5 text-small">
         {pair.calls.map(({ call, weighs }) => (
           <li key={call.id}>
-            {format(new Date(call.at), 'yyyy-MM-dd HH:mm')}: {heardWords(call)}
+            {`${log.local(call.at).day} ${log.local(call.at).time}`}: {heardWords(call)}
             {!call.heard && call.settled !== 'open' && `, ${SETTLED_WORDS[call.settled]}`}
             {weighs !== 'full' && <span className="muted"> ({WEIGHS_WORDS[weighs]})</span>}
           </li>
         ))}
       </ul>
     </div>
+  );
+}
+
+/** A page that is older came from this browser, since the server did not answer, in milliseconds. */
+const KEPT_MS = 120_000;
+
+/** Says that what is shown was kept earlier. */
+function KeptPage({ made, log }: { made: string; log: LogState }) {
+  const [isKept, setKept] = useState(false);
+  useEffect(() => setKept(Date.now() - Date.parse(made) > KEPT_MS), [made]);
+  if (!isKept) return null;
+  const { day, time } = log.local(made);
+  return (
+    <p className="finding mt-2" data-severity="note">
+      {`This page was kept on ${day} at ${time}: what others wrote since is not on it. `}
+      <button type="button" className="btn btn-outline btn-xs" onClick={() => window.location.reload()}>
+        Load it anew
+      </button>
+    </p>
   );
 }
 

@@ -12,16 +12,16 @@ import { format } from 'date-fns';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type HeardView, MOST_CALLS } from '../../contract/heard';
 import type { Versioned } from '../../contract/things';
+import { useLocal } from '../../ui/local';
 import { call, callThrough, failureText, newerOf } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { keepPage } from '../desk/keptPage';
 import { useWaits } from '../desk/useWaits';
 
-const dayOf = (at: string) => format(new Date(at), 'yyyy-MM-dd');
-
 /** The log of a plan beside what its sets are known to hold: what is written, what waits, and what the two say of each other. */
 export function useLogDesk(view: HeardView) {
   const { planId, who, by, air } = view;
+  const local = useLocal();
   const [held, setHeld] = useState(view.calls);
   const [channelId, setChannelId] = useState(air.channel.id);
   useEffect(() => void keepPage(), []);
@@ -64,13 +64,14 @@ export function useLogDesk(view: HeardView) {
     return [...all, ...view.ofNets].sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
   }, [held, mine, view]);
   const beside = useMemo(() => {
-    const pairs = heardPairs(logged, air.channel.id, (id) => view.writtenOn[id] ?? null, dayOf);
+    const written = (id: string) => view.writtenOn[id] ?? null;
+    const pairs = heardPairs(logged, air.channel.id, written, (at) => local(at).day);
     const channel = {
       sets: air.sets.map(({ unitId, set }) => ({ unitId, set })),
       repeaters: air.repeaters.map(({ between }) => between),
     };
     return { pairs, channel, otherwise: heardOtherwise(pairs, channel), broken: notBroken(pairs, channel) };
-  }, [logged, air, view]);
+  }, [logged, air, view, local]);
 
   /** Puts calls into the log; kept here first. */
   const write = useCallback(
@@ -157,6 +158,7 @@ export function useLogDesk(view: HeardView) {
     settle,
     nameOf,
     channelName,
+    local,
     isSent: (id: string) => heldOf(id) !== undefined,
   };
 }

@@ -9,22 +9,32 @@ interface Props {
   readonly rows: readonly { readonly place: CardPlace; readonly channel: CardChannel }[];
 }
 
+const HEARD = { heard: 'heard', 'two-way': 'spoken with both ways', 'not-heard': 'heard nothing' } as const;
+
 /** What one can say of a set of one's own, from where one stands. It is sent once there is a network. */
 export function Report({ hand, set, rows }: Props) {
   const [said, setSaid] = useState('');
   const [slot, setSlot] = useState('');
   const [whom, setWhom] = useState('');
   const [note, setNote] = useState('');
+  const [well, setWell] = useState('');
   const say = async (report: Said, text: string) => {
     await hand.say(set.id, report, `${set.nickname}: ${text}`);
     setSaid(text);
   };
   const at = rows.find(({ place }) => String(place.slot) === slot);
-  const heard = (check: 'heard' | 'two-way') =>
+  const heard = (check: 'heard' | 'two-way' | 'not-heard') =>
     at &&
     say(
-      { what: 'heard', number: at.place.slot, check, whom: whom.trim().slice(0, 60) },
-      `${check === 'heard' ? 'heard' : 'spoken with both ways'} on ${showsText(at.place)}`,
+      {
+        what: 'heard',
+        number: at.place.slot,
+        check,
+        whom: whom.trim().slice(0, 60),
+        channelId: at.channel.id,
+        readability: check === 'not-heard' || well === '' ? 'unknown' : Number(well),
+      },
+      `${HEARD[check]} on ${showsText(at.place)}`,
     );
   const condition = (is: 'well' | 'lost' | 'broken', text: string) =>
     say({ what: 'condition', is, note: note.trim() }, text);
@@ -63,7 +73,22 @@ export function Report({ hand, set, rows }: Props) {
             onChange={(event) => setWhom(event.target.value)}
           />
         </label>
-        <p className="flex gap-2">
+        <label className="block">
+          <span className="muted text-small">How well, from 1 (not to be understood) to 5 (clear)</span>
+          <select
+            className="select min-h-12 w-full"
+            value={well}
+            onChange={(event) => setWell(event.target.value)}
+          >
+            <option value="">not said</option>
+            {[5, 4, 3, 2, 1].map((n) => (
+              <option key={n} value={n}>
+                {n}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p className="flex flex-wrap gap-2">
           <button type="button" className={button} disabled={!at} onClick={() => void heard('heard')}>
             I heard them
           </button>
@@ -74,6 +99,14 @@ export function Report({ hand, set, rows }: Props) {
             onClick={() => void heard('two-way')}
           >
             We heard each other
+          </button>
+          <button
+            type="button"
+            className={button}
+            disabled={!at || whom.trim() === ''}
+            onClick={() => void heard('not-heard')}
+          >
+            They called, I heard nothing
           </button>
         </p>
       </fieldset>

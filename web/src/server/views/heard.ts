@@ -36,6 +36,7 @@ export async function heardView(
     value.channelId !== null && there.has(value.channelId) ? [value] : [],
   );
   return {
+    made: new Date().toISOString(),
     planId: plan.id,
     planName: plan.name,
     calls,
