@@ -84,14 +84,19 @@ export function fitIdentity(
   return { places, findings };
 }
 
+/** A text as a kind of set shows it; empty where it shows none. */
+export function entryText(description: Description, text: string): string {
+  const rule = spellable(description);
+  return typeof rule === 'object' ? shortenName(text, rule.length, rule.characters) : '';
+}
+
 /** One entry as its place holds it; a text that is too long is made shorter as names are. */
 function entryAt(
   { description, field, present }: FitDevice,
   { number, region }: Slot,
   { name, fleetId }: { name: string; fleetId?: string },
 ): WantedSlot {
-  const rule = spellable(description);
-  const text = typeof rule === 'object' ? shortenName(name, rule.length, rule.characters) : '';
+  const text = entryText(description, name);
   const values = {
     ...valuesOnceUsed(description, region),
     ...present.slots.get(number),

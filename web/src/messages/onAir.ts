@@ -1,4 +1,5 @@
 import type { AirNote, Between, HearGate, PairOnAir, SetOnAir } from '@umbrex/core/air';
+import type { FleetDiffers, SaidBy } from '@umbrex/core/fleetCalls';
 import { mhzText } from '@umbrex/core/units';
 import { toneWords } from './tones';
 
@@ -96,5 +97,30 @@ export function noteText(note: AirNote, names: readonly string[], repeaters: rea
       return `Makers count code numbers differently: ${of(note.sets)} ${note.sets.length === 1 ? 'is' : 'are'} not known to match until it was tried both ways. With the code off on both it always works.`;
     default:
       return note satisfies never;
+  }
+}
+
+/** What fleet sets do not have alike, in words. */
+export function fleetDiffersText(differs: FleetDiffers, nameOf: (unitId: string) => string): string {
+  const of = (ids: readonly string[]) => someNames(ids.map(nameOf));
+  const each = (says: readonly SaidBy[]) =>
+    says.map(({ text, unitIds }) => `${text ? `“${text}”` : 'nothing'} on ${of(unitIds)}`).join('; ');
+  switch (differs.is) {
+    case 'status':
+      return `Status text ${differs.place} is not the same: ${each(differs.says)}.`;
+    case 'call':
+      return `${differs.fleetId} is not called the same: ${each(differs.says)}.`;
+    case 'own': {
+      const listed = differs.listed ? `is listed as ${differs.listed}` : 'is listed without an ID';
+      const holds = differs.holds ? `answers to ${differs.holds}` : 'answers to none';
+      const shown = differs.shownBy.length > 0 ? `; ${of(differs.shownBy)} cannot call it` : '';
+      return `${nameOf(differs.unitId)} ${listed}, and ${holds}${shown}.`;
+    }
+    case 'twice':
+      return `${of(differs.unitIds)} all answer to ${differs.fleetId}.`;
+    case 'nobody':
+      return `Nobody answers to ${differs.fleetId}${differs.name ? ` (${differs.name})` : ''}, which ${of(differs.unitIds)} can call.`;
+    default:
+      return differs satisfies never;
   }
 }

@@ -1,9 +1,11 @@
 import { airNotes, duringChange } from '@umbrex/core/air';
+import { fleetCalls } from '@umbrex/core/fleetCalls';
 import type { Channel, Plan } from '@umbrex/core/model';
 import { type AirFleet, type AirState, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
 import type { Knex } from 'knex';
 import type { AirChange, AirView } from '../../contract/air';
 import { findingText } from '../../messages/findings';
+import { fleetDiffersText } from '../../messages/onAir';
 import type { Desk } from '../desk';
 import { planFor } from '../planFor';
 import { listThings } from '../store/store';
@@ -117,3 +119,21 @@ async function changeFrom(
 }
 
 const olderChannel = (plan: Plan, { id }: Channel) => plan.channels.find((one) => one.id === id);
+
+/** What the fleet sets of a plan hold of calls and texts, in words; `null` where it has none. */
+export function fleetCallsView({ state, units, descriptions }: Desk) {
+  const own = units.map(({ unit }) => unit);
+  const { sets, notSeen, differs } = fleetCalls(
+    state.plan,
+    own,
+    descriptions.map(({ description }) => description),
+  );
+  const names = new Map(own.map(({ id, nickname }) => [id, nickname]));
+  const nameOf = (id: string) => names.get(id) ?? '';
+  if (sets === 0) return null;
+  return {
+    sets,
+    notSeen: notSeen.map(nameOf),
+    differs: differs.map((one) => fleetDiffersText(one, nameOf)),
+  };
+}
