@@ -51,6 +51,25 @@ describe('the view of who hears whom', () => {
   });
 });
 
+describe('the log in the other views', () => {
+  it('says whether the signal got from one set to another', async () => {
+    const of = (name: string) => desk.units.find(({ unit }) => unit.nickname === name)?.unit.id;
+    const view = await airView(db, desk, { channelId: gannet, as: 'planned', from: null });
+    expect(view?.reachHeard[`${of('Boat 1')} ${of('Club 6')}`]).toBe('heard');
+    expect(view?.reachHeard[`${of('Club 8')} ${of('Boat 1')}`]).toBeUndefined();
+  });
+  it('tells what others heard of a set where something does not work', async () => {
+    const ask = async (name: string) => {
+      const unitId = desk.units.find(({ unit }) => unit.nickname === name)?.unit.id ?? null;
+      const asked = { symptom: 'i-hear-they-dont', unitId, channelId: gannet, withId: null, answers: {} };
+      return (await troubleView(db, desk, asked)).known;
+    };
+    expect(await ask('Club 8')).toMatchObject({ talked: 'silent', listened: 'hears' });
+    expect(await ask('Watch 7')).toMatchObject({ talked: 'heard' });
+    expect(await ask('Club 2')).not.toHaveProperty('talked');
+  });
+});
+
 describe('the view of common ground', () => {
   it('needs two sets, leaves aside what is none, and writes proven steps out for the first options', async () => {
     expect((await commonView(db, desk, [])).found).toBeNull();

@@ -167,6 +167,9 @@ export const KNOWN: Readonly<Record<string, Readonly<Record<string, number>>>> =
   picked: { off: 0.95, on: 0.05 },
   right: { may: 0.9, not: 0.1 },
   station: { 'on-air': 0.95, 'off-air': 0.05 },
+  /** By the log, since the set was loaded: whether others heard it, and whether it heard others. */
+  talked: { heard: 0.8, silent: 0.2 },
+  listened: { hears: 0.85, deaf: 0.15 },
 };
 
 /** What can be the matter. */
@@ -182,12 +185,17 @@ export const CAUSES: readonly Cause[] = [
   {
     id: 'wrong-sent-tone',
     when: { 'i-hear-they-dont': 10, silence: 3 },
-    finds: { tail: ['none', 0.95], held: ['as-planned', 0.05] },
+    finds: { tail: ['none', 0.95], held: ['as-planned', 0.05], talked: ['silent', 0.9] },
   },
   {
     id: 'wrong-awaited-tone',
     when: { 'they-hear-i-dont': 10, 'opens-hears-nothing': 4, silence: 2 },
-    finds: { monitor: ['hears', 0.95], others: ['heard-me', 0.6], held: ['as-planned', 0.05] },
+    finds: {
+      monitor: ['hears', 0.95],
+      others: ['heard-me', 0.6],
+      held: ['as-planned', 0.05],
+      listened: ['deaf', 0.9],
+    },
   },
   {
     id: 'picked-tone',
@@ -221,12 +229,23 @@ export const CAUSES: readonly Cause[] = [
       'only-noise': 2,
       'scanner-silent': 2,
     },
-    finds: { higher: ['better', 0.9], tail: ['none', 0.9], others: ['heard', 0.9] },
+    finds: {
+      higher: ['better', 0.9],
+      tail: ['none', 0.9],
+      others: ['heard', 0.9],
+      talked: ['heard', 0.9],
+    },
   },
   {
     id: 'sends-nothing',
     when: { 'i-hear-they-dont': 3, beeps: 5 },
-    finds: { lamp: ['off', 0.95], right: ['not', 0.7], tail: ['none', 1], beside: ['silent', 0.95] },
+    finds: {
+      lamp: ['off', 0.95],
+      right: ['not', 0.7],
+      tail: ['none', 1],
+      beside: ['silent', 0.95],
+      talked: ['silent', 0.95],
+    },
   },
   {
     id: 'low-cell',

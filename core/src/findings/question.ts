@@ -89,6 +89,7 @@ export type QuestionCode =
   | 'heard-place-number'
   | 'heard-contradicts'
   | 'heard-several-reports'
+  | 'heard-quote'
   | 'heard-scale'
   | 'heard-time'
   | 'heard-time-ahead'

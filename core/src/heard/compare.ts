@@ -136,6 +136,18 @@ export function notBroken(pairs: readonly HeardPair[], channel: ChannelAsHeld): 
 const fullCalls = ({ calls }: HeardPair) =>
   calls.filter(({ call, weighs }) => weighs === 'full' && call.settled === 'open').length;
 
+/** How a set fared with others by the calls that count in full; `undefined` where too few of them say so. */
+export function faredOn(
+  pairs: readonly HeardPair[],
+  unitId: string,
+  side: 'from' | 'to',
+): boolean | undefined {
+  const own = pairs.filter((pair) => (side === 'from' ? pair.fromId : pair.toId) === unitId);
+  if (own.some(({ hears }) => hears === true || hears === 'sometimes')) return true;
+  const failed = own.filter(({ hears }) => hears === false);
+  return failed.length >= LEAST_OTHERS ? false : undefined;
+}
+
 /** Whether the signal gets from one set to another, by the log: whatever a set holds, what was heard got there. */
 export function reachHeard(
   pairs: readonly HeardPair[],

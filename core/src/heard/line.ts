@@ -81,6 +81,11 @@ export function readHeardLine(text: string, known: LineKnown): HeardReading {
   const cut = /(?:^|\s)\/\/(?=\s|$)/.exec(line);
   const note = cut ? line.slice(cut.index + cut[0].length).trim() : '';
   const said = cut ? line.slice(0, cut.index) : line;
+  if (said.replace(/"[^"]*[^"\s][^"]*"/g, '').includes('"')) {
+    const offers = ['without it'];
+    const lines = [`${said.replace(/"/g, ' ')}${cut ? ` // ${note}` : ''}`];
+    return stop({ code: 'heard-quote', blocking: true, about: '"', offers, lines });
+  }
   return new Reader(line, said, note, known).read();
 }
 
@@ -95,7 +100,7 @@ class Reader {
   private readonly reports: (Item & { is: 'report' })[] = [];
   private fromWhere = '';
   private toWhere = '';
-  private time: { minute: number; text: string } | null = null;
+  private time: (Item & { is: 'time' }) | null = null;
   private day: string | null = null;
 
   constructor(
@@ -419,15 +424,14 @@ class Reader {
       this.ask('heard-time', day);
       return null;
     }
-    const { minute, text } = this.time;
+    const { minute, text, start } = this.time;
     if (day > now.day || (day === now.day && minute > now.minute + 1)) {
-      const at = this.line.indexOf(text);
       const offers = this.day === null ? ['yesterday'] : [];
       this.ask(
         'heard-time-ahead',
         text,
         offers,
-        offers.map((offer) => this.instead(at, at, `${offer} `)),
+        offers.map((offer) => this.instead(start, start, `${offer} `)),
       );
     }
     return { day, minute };

@@ -48,6 +48,20 @@ describe('what is the matter', () => {
     const { inThree, questions, missed } = summary(KEPT_APART);
     expect([inThree >= 0.9, questions <= 4, missed]).toEqual([true, true, missed]);
   });
+  it('the log speaks: a set that others heard does not send the wrong tone, and one that nobody heard is not out of reach', () => {
+    const of = (found: Found, id: string) =>
+      rankCauses('i-hear-they-dont', found).find((one) => one.id === id)?.probability ?? 0;
+    for (const [talked, more, less] of [
+      ['heard', 'out-of-reach', 'wrong-sent-tone'],
+      ['silent', 'wrong-sent-tone', 'out-of-reach'],
+    ] as const) {
+      expect(of({ talked }, more)).toBeGreaterThan(of({}, more));
+      expect(of({ talked }, less)).toBeLessThan(of({}, less) / 2);
+    }
+    const deaf = (found: Found) =>
+      rankCauses('they-hear-i-dont', found).find(({ id }) => id === 'wrong-awaited-tone')?.probability ?? 0;
+    expect(deaf({ listened: 'hears' })).toBeLessThan(deaf({}) / 2);
+  });
   it('every finding and cause of the cases is one of the table', () => {
     const ids = new Set(CAUSES.map(({ id }) => id));
     for (const { truth, finds, knows, symptom } of [...OPEN, ...KEPT_APART]) {

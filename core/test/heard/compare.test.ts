@@ -1,6 +1,7 @@
 import type { Between, SetOnAir } from '@umbrex/core/air';
 import {
   computedOf,
+  faredOn,
   heardOtherwise,
   heardPairs,
   type LoggedCall,
@@ -272,6 +273,20 @@ describe('the set that everybody thinks is broken', () => {
   ])('stays open: %s', (why, calls) => {
     const written: Record<string, string> = why.startsWith('old') ? { X: '2026-06-01' } : {};
     expect(notBroken(pairsOf(calls, written), on)).toEqual([]);
+  });
+});
+
+describe('how a set fared with others', () => {
+  it.each([
+    ['heard by one', [call('X', 'A'), deaf('X', 'B')], true],
+    ['heard by none of two', [deaf('X', 'A'), deaf('X', 'B')], false],
+    ['one alone says little', [deaf('X', 'A'), deaf('X', 'A')], undefined],
+    ['nothing', [], undefined],
+    ['others only', [call('A', 'B')], undefined],
+  ] as const)('%s: %s', (_why, calls, fared) => {
+    expect(faredOn(pairsOf(calls), 'X', 'from')).toBe(fared);
+    const turned = calls.map((one) => ({ ...one, fromId: one.toId, toId: one.fromId }));
+    expect(faredOn(pairsOf(turned), 'X', 'to')).toBe(fared);
   });
 });
 

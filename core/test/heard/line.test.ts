@@ -123,6 +123,7 @@ describe('readHeardLine', () => {
     ['Boat 1 > Clinic 5 4', 'heard-several-reports'],
     ['Boat 1 <> Clinic 5 4', 'heard-several-reports'],
     ['Boat 1 > Clinic 5x5', 'heard-scale'],
+    ['Boat 1 > "Ola 5', 'heard-quote'],
     ['Boat 1 > Clinic from mile 5', 'heard-place-number'],
     ['Boat 1 > Clinic 5 on Porch one on Gannet Top', 'heard-several-channels'],
     ['Boat 1 > Clinic 5 on Porch one via Gannet Hill', 'heard-no-repeater'],

@@ -44,6 +44,8 @@ export interface AirView {
   readonly repeaters: readonly AirRepeater[];
   readonly notes: readonly AirNote[];
   readonly change: AirChange | null;
+  /** Whether the signal got from one set to another by the log, by their ids with a blank between; of the others nothing is known. */
+  readonly reachHeard: Readonly<Record<string, 'heard' | 'not-heard'>>;
   /** What people said of reaching the repeaters: by the holder’s id, for each repeater of the list. */
   readonly reached: Readonly<Record<string, readonly Reach[]>>;
 }

@@ -93,6 +93,7 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'heard-several-reports': (about) => `Two reports: ${about}. Write each direction as a line of its own.`,
   'heard-scale': (about) =>
     `The second number of “${about}” may be of five steps or of nine. Which is meant:`,
+  'heard-quote': () => 'A quotation mark has no other half.',
   'heard-time': (about) => `At what time on ${about}? As 19:05.`,
   'heard-time-ahead': (about) => `${about} is still to come. Write the day before it, as 2026-12-01.`,
   'heard-same': (about) => `${about} is on both sides.`,

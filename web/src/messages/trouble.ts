@@ -262,6 +262,14 @@ export const KNOWN_WORDS: Readonly<Record<string, Readonly<Record<string, string
     'on-air': 'the repeater is said to be on the air',
     'off-air': 'the repeater is said not to be on the air',
   },
+  talked: {
+    heard: 'by the log others heard it since it was loaded',
+    silent: 'by the log none of those it called heard it since it was loaded',
+  },
+  listened: {
+    hears: 'by the log it heard others since it was loaded',
+    deaf: 'by the log it heard none of those that called it since it was loaded',
+  },
 };
 
 /** What one step of a test with two sets is, and what it tells once it goes right. @param talks, listens how the sets are called */

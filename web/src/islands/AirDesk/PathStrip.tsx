@@ -101,6 +101,9 @@ function reachWords(
   { from, to }: { from: number; to: number },
   through: number | null,
 ): string {
+  const heard = view.reachHeard[`${view.sets[from]?.unitId} ${view.sets[to]?.unitId}`];
+  if (heard === 'heard') return 'known: by the log it did';
+  if (heard === 'not-heard') return 'settled in the log: it does not';
   const of = (at: number) => view.reached[view.sets[at]?.personId ?? '']?.[through ?? -1] ?? 'unknown';
   const said = [of(from), of(to)];
   if (said.includes('not-heard')) return 'in doubt: one of them reported that they do not reach the repeater';

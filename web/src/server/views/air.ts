@@ -1,5 +1,6 @@
 import { airNotes, duringChange } from '@umbrex/core/air';
 import { fleetCalls } from '@umbrex/core/fleetCalls';
+import { type HeardPair, reachHeard } from '@umbrex/core/heard';
 import type { Channel, Plan } from '@umbrex/core/model';
 import { type AirFleet, type AirState, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
 import type { Knex } from 'knex';
@@ -7,6 +8,7 @@ import type { AirChange, AirView } from '../../contract/air';
 import { findingText } from '../../messages/findings';
 import { fleetDiffersText } from '../../messages/onAir';
 import type { Desk } from '../desk';
+import { heardOn } from '../heardOn';
 import { planFor } from '../planFor';
 import { listThings } from '../store/store';
 
@@ -28,9 +30,10 @@ export async function airView(
   const { plan } = state;
   const channel = plan.channels.find(({ id }) => id === channelId) ?? plan.channels[0];
   if (!channel) return undefined;
-  const [people, stations] = await Promise.all([
+  const [people, stations, heard] = await Promise.all([
     listThings(db, 'person', workspace.id),
     listThings(db, 'station', workspace.id),
+    heardOn(db, desk, channel.id),
   ]);
   const kinds = new Map(descriptions.map(({ description }) => [description.id, description]));
   const units = desk.units.map(({ unit }) => unit).filter(({ descriptionId }) => kinds.has(descriptionId));
@@ -72,6 +75,7 @@ export async function airView(
     repeaters: repeaters.map(({ name, by, between }) => ({ name, by, between })),
     notes: airNotes(shown, between),
     change: from === null ? null : await changeFrom(db, desk, fleet, channel, from),
+    reachHeard: reachOf(heard),
     reached: Object.fromEntries(
       [...persons].map((personId) => [
         personId,
@@ -79,6 +83,18 @@ export async function airView(
       ]),
     ),
   };
+}
+
+/** What the log says of the way between two sets. */
+function reachOf(pairs: readonly HeardPair[]): AirView['reachHeard'] {
+  const ways = new Set(pairs.map(({ fromId, toId }) => `${fromId} ${toId}`));
+  return Object.fromEntries(
+    [...ways].flatMap((way) => {
+      const [from = '', to = ''] = way.split(' ');
+      const is = reachHeard(pairs, from, to);
+      return is === 'unknown' ? [] : [[way, is]];
+    }),
+  );
 }
 
 /** What happens on a channel while sets are brought from an older state to the shown one, one after another; `null` where it is not there. */

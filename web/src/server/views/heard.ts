@@ -1,9 +1,8 @@
-import { lastWritten, loggedCalls } from '@umbrex/core/heard';
 import { kindOf } from '@umbrex/core/model';
-import { isSpokenWith } from '@umbrex/core/onAir';
 import type { Knex } from 'knex';
-import { type HeardView, SHOWN_CALLS } from '../../contract/heard';
+import type { HeardView } from '../../contract/heard';
 import type { Desk } from '../desk';
+import { callsOf, rosterOf } from '../heardOn';
 import { listThings } from '../store/store';
 import { airView } from './air';
 
@@ -13,34 +12,21 @@ export async function heardView(
   desk: Desk,
   channelId: string | null,
 ): Promise<HeardView | undefined> {
-  const { workspace, state, descriptions, units, session } = desk;
+  const { workspace, state, session } = desk;
   const { plan } = state;
   const air = await airView(db, desk, { channelId, as: 'held', from: null });
   if (!air) return undefined;
-  const [calls, nets, people, stations] = await Promise.all([
-    listThings(db, 'heard', workspace.id, { plan_id: plan.id }, SHOWN_CALLS),
-    listThings(db, 'net', workspace.id),
-    listThings(db, 'person', workspace.id),
+  const { roster, writtenOn } = await rosterOf(db, desk);
+  const [{ calls, ofNets }, stations] = await Promise.all([
+    callsOf(db, desk, roster),
     listThings(db, 'station', workspace.id),
   ]);
-  const spoken = new Set(
-    descriptions.flatMap(({ description }) => (isSpokenWith(description) ? [description.id] : [])),
-  );
-  const sets = units.map(({ unit }) => unit).filter(({ descriptionId }) => spoken.has(descriptionId));
-  const roster = {
-    units: sets.map(({ id, nickname, personId }) => ({ id, nickname, personId })),
-    people: people.map(({ value: { id, name } }) => ({ id, name })),
-  };
-  const there = new Set(plan.channels.map(({ id }) => id));
-  const ofPlan = nets.flatMap(({ value }) =>
-    value.channelId !== null && there.has(value.channelId) ? [value] : [],
-  );
   return {
     made: new Date().toISOString(),
     planId: plan.id,
     planName: plan.name,
     calls,
-    ofNets: loggedCalls([], ofPlan, roster),
+    ofNets,
     known: {
       channels: plan.channels.map((channel) => ({
         id: channel.id,
@@ -52,7 +38,7 @@ export async function heardView(
       stations: stations.flatMap(({ value }) => (value.kind === 'repeater' ? [value.name] : [])),
     },
     air,
-    writtenOn: Object.fromEntries(sets.map((unit) => [unit.id, lastWritten(unit)])),
+    writtenOn,
     who: session.accountId ?? session.name,
     by: session.name.slice(0, 60),
   };

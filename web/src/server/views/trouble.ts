@@ -9,6 +9,7 @@ import {
   TRIALS,
   type Trial,
 } from '@umbrex/core/cause';
+import { faredOn, type HeardPair } from '@umbrex/core/heard';
 import type { Channel, Description } from '@umbrex/core/model';
 import { type AirFleet, fleetOnAir, isSpokenWith, repeatersOn, type UnitOnAir } from '@umbrex/core/onAir';
 import { neverTested } from '@umbrex/core/rules';
@@ -16,6 +17,7 @@ import { type TwoSetTest, twoSetTest } from '@umbrex/core/twoSets';
 import type { Knex } from 'knex';
 import { findingText } from '../../messages/findings';
 import type { Desk } from '../desk';
+import { heardOn } from '../heardOn';
 import { listThings } from '../store/store';
 
 /** What the page is asked with: the trouble, the set and the channel, and what was found by now. */
@@ -94,8 +96,10 @@ export async function troubleView(db: Knex, desk: Desk, asked: TroubleAsked): Pr
     ...around,
     units: unit && description && isSpokenWith(description) ? [unit] : [],
   };
-  const { known, said } =
+  const { known: bySet, said } =
     channel && unit ? knownOf(fleet, desk, channel, unit.pickedTone) : { known: {}, said: '' };
+  const heard = channel && unit ? loggedOf(await heardOn(db, desk, channel.id), unit.id) : {};
+  const known = { ...bySet, ...heard };
   const found = { ...known, ...Object.fromEntries(answered.map(({ of, found: what }) => [of, what])) };
   const never = impossibleOn(description);
   return {
@@ -158,6 +162,15 @@ function knownOf(
   const between = repeatersOn({ ...fleet, units: desk.fleet }, channel, 'held').map((one) => one.between);
   const call = callFinding(hearsOn(held.set, planned.set, between));
   return { known, said: call?.code === 'call-stops' ? findingText(call).what : '' };
+}
+
+/** What the log says of a set on a channel, as far as its calls count. */
+function loggedOf(pairs: readonly HeardPair[], unitId: string): Found {
+  const [talked, listened] = [faredOn(pairs, unitId, 'from'), faredOn(pairs, unitId, 'to')];
+  return {
+    ...(talked !== undefined && { talked: talked ? 'heard' : 'silent' }),
+    ...(listened !== undefined && { listened: listened ? 'hears' : 'deaf' }),
+  };
 }
 
 function heldAs(planned: UnitOnAir, held: UnitOnAir): string {
