@@ -78,6 +78,24 @@ test('with a thumb: two names, and a tap writes it down', async ({ page }) => {
   expect(await axeFindings(page)).toEqual([]);
 });
 
+test('a find is noted, looked up, and becomes a channel that is listened to', async ({ page }) => {
+  const path = await planPath(page);
+  await open(page, `${path}/air/scan`);
+  const finds = page.getByRole('region', { name: 'Finds' });
+  await finds.getByLabel('MHz').fill('15x');
+  await expect(finds.getByText('Write the frequency in MHz')).toBeVisible();
+  await finds.getByLabel('MHz').fill('151.820');
+  await finds.getByLabel('What was heard').fill('a builder and his crane');
+  await finds.getByRole('button', { name: 'Note it' }).click();
+  const one = finds.getByRole('listitem').filter({ hasText: 'a builder and his crane' });
+  // 47 CFR 95.2763: the first MURS channel.
+  await expect(one).toContainText(/MURS/);
+  await one.getByRole('button', { name: /^Into the plan/ }).click();
+  await expect(one).toContainText('a channel of the plan');
+  await open(page, path);
+  await expect(page.getByText('151.8200').or(page.getByText('151.820')).first()).toBeVisible();
+});
+
 plain.describe('without the server', () => {
   let fleet: Fleet;
   plain.beforeAll(async () => {

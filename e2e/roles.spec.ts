@@ -154,6 +154,9 @@ const ENDPOINTS: Readonly<Record<string, Role | 'all'>> = {
   'PUT /benches/[id]': 'editor',
   'DELETE /benches/[id]': 'editor',
   'POST /benches/[id]/marks': 'editor',
+  'POST /finds': 'editor',
+  'PUT /finds/[id]': 'editor',
+  'DELETE /finds/[id]': 'editor',
   'POST /plans/[planId]/heard': 'editor',
   'PUT /heard/[id]': 'editor',
   'DELETE /heard/[id]': 'editor',
@@ -389,6 +392,8 @@ async function bodyFor(
         version: 1,
         value: { id: ids.id, name: 'Taken', planId: ids.planId, revision: 1, day: '2026-12-05' },
       };
+    case 'PUT /finds/[id]':
+      return { version: 1, value: { id: ids.id, at: '2026-11-28T10:00:00Z', receiveHz: 154_265_000 } };
     case 'POST /plans/[planId]/heard':
       return { calls: [heardOf(ids)] };
     case 'PUT /heard/[id]':

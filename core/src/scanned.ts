@@ -99,10 +99,8 @@ export interface BankScanned {
   readonly roundMs: number;
 }
 
-/** The banks of a set, or its scan lists, each as if it alone were on; empty where it has one only. */
-export function scanByBank(description: Description, memory: Memory, stops: readonly Stop[]): BankScanned[] {
-  const { scan } = description;
-  if (typeof scan !== 'object') return [];
+/** The stops of a scan by bank or scan list, in the set's order. */
+function banksOf(description: Description, memory: Memory, stops: readonly Stop[]): Map<string, Stop[]> {
   const read = slotReader(description);
   const banks = new Map<string, Stop[]>();
   for (const slot of slotsOf(description)) {
@@ -116,7 +114,14 @@ export function scanByBank(description: Description, memory: Memory, stops: read
     const name = list ?? slot.bankName;
     banks.set(name, [...(banks.get(name) ?? []), stop]);
   }
-  if (banks.size < 2) return [];
+  return banks;
+}
+
+/** The banks of a set, or its scan lists, each as if it alone were on; empty where it has one only. */
+export function scanByBank(description: Description, memory: Memory, stops: readonly Stop[]): BankScanned[] {
+  const { scan } = description;
+  const banks = banksOf(description, memory, stops);
+  if (typeof scan !== 'object' || banks.size < 2) return [];
   return [...banks].map(([name, those]) => ({
     name,
     count: those.length,
@@ -128,4 +133,56 @@ export function scanByBank(description: Description, memory: Memory, stops: read
 export function loadedWith(plan: Plan, description: Description): { fit: Fit; memory: Memory } {
   const fit = fitPlan(plan, fitDevice(description), numbersWith(plan));
   return { fit, memory: withWanted(description, factoryMemory(description), wantedBy(fit.image)) };
+}
+
+/** What it takes to hear one group of a plan: which banks have to be on, and what a scan over those misses of it. */
+export interface ThemeScanned {
+  readonly groupId: string;
+  readonly name: string;
+  /** Names of the banks, or of the scan lists, that have to be on. */
+  readonly banks: readonly string[];
+  /** How many places are scanned then, and how many of them are of the group. */
+  readonly count: number;
+  readonly own: number;
+  readonly roundMs: number;
+  /** The chance to miss a call at the worst of the group’s places. */
+  readonly worst: number;
+}
+
+/** For each group of a plan the banks that have to be on to hear it, the others off; groups that are not scanned are left out. @param callMs how long a call is */
+export function scanByTheme(
+  plan: Pick<Plan, 'channels' | 'groups'>,
+  description: Description,
+  { fit, memory }: { readonly fit: Pick<Fit, 'cells'>; readonly memory: Memory },
+  stops: readonly Stop[],
+  callMs: number,
+): ThemeScanned[] {
+  const banks = banksOf(description, memory, stops);
+  if (banks.size < 2) return [];
+  const groupOf = new Map(plan.channels.map(({ id, groupId }) => [id, groupId]));
+  return plan.groups.flatMap(({ id: groupId, name }): ThemeScanned[] => {
+    const own = new Set(
+      fit.cells.flatMap(({ channelId, slot }) =>
+        slot && groupOf.get(channelId) === groupId ? [slot.number] : [],
+      ),
+    );
+    const on = [...banks].filter(([, those]) =>
+      those.some(({ number }) => number !== null && own.has(number)),
+    );
+    const scanned = on.flatMap(([, those]) => those);
+    const report = on.length > 0 ? scanReport(description, scanned, callMs) : null;
+    if (!report) return [];
+    const misses = report.places.flatMap(({ number, missChance }) => (own.has(number) ? [missChance] : []));
+    return [
+      {
+        groupId,
+        name,
+        banks: on.map(([bank]) => bank),
+        count: scanned.length,
+        own: misses.length,
+        roundMs: report.roundMs,
+        worst: Math.max(0, ...misses),
+      },
+    ];
+  });
 }

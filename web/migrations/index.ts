@@ -18,6 +18,7 @@ import * as revisions from './20261208_revisions';
 import * as bench from './20261209_bench';
 import * as cards from './20261210_cards';
 import * as heard from './20261211_heard';
+import * as finds from './20261212_finds';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -40,6 +41,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261209_bench', migration: bench },
   { name: '20261210_cards', migration: cards },
   { name: '20261211_heard', migration: heard },
+  { name: '20261212_finds', migration: finds },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

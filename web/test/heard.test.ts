@@ -12,6 +12,7 @@ const { getDb } = await import('../src/server/db');
 const { loadDesk } = await import('../src/server/desk');
 const { namesIn } = await import('../src/server/names');
 const { listThings } = await import('../src/server/store/store');
+const { findsView } = await import('../src/server/views/finds');
 const { heardView } = await import('../src/server/views/heard');
 const { send, visitorAs } = await import('./routes');
 
@@ -259,5 +260,51 @@ describe('the demo’s month', () => {
     const { pairs } = await said('Kelp Stairs');
     expect(pairs).toHaveLength(3);
     expect(pairs.every(({ hears, calls }) => hears !== false && calls[0]?.call.source === 'net')).toBe(true);
+  });
+});
+
+describe('finds', () => {
+  const find = (more: object = {}) => ({
+    id: randomUUID(),
+    at: '2026-11-28T10:00:00.000Z',
+    receiveHz: 154_265_000,
+    tone: 'unknown',
+    heard: 'pumps and hose talk',
+    where: 'the quay',
+    unitId: null,
+    state: 'open',
+    by: 'Ines',
+    ...more,
+  });
+  it('are looked up in the plan, and say where a scan leaves them out', async () => {
+    const [own, other] = [find(), find({ receiveHz: 301_000_000 })];
+    for (const value of [own, other])
+      expect((await send('POST', '/api/finds', {}, { value })).status).toBe(201);
+    const view = await findsView(db, desk);
+    expect(JSON.parse(JSON.stringify(view))).toEqual(view);
+    expect(view.known[own.id]).toMatchObject({ isInPlan: true });
+    expect(view.known[own.id]?.may[0]).toMatch(/Fire ground of the plan/);
+    expect(view.known[other.id]).toMatchObject({ isInPlan: false, may: [], leftOut: [] });
+    expect(view.sets.length).toBeGreaterThan(2);
+    const version = view.finds.find(({ value }) => value.id === own.id)?.version ?? 0;
+    const saved = await send(
+      'PUT',
+      '/api/finds/[id]',
+      { id: own.id },
+      { version, value: { ...own, state: 'remark' } },
+    );
+    expect(saved.body.value.state).toBe('remark');
+    const gone = await send('DELETE', '/api/finds/[id]', { id: own.id }, { version: version + 1 });
+    await send('POST', '/api/edits/[editId]/undo', { editId: gone.body.editId }, {});
+    expect((await findsView(db, desk)).finds.map(({ value }) => value.id)).toContain(own.id);
+  });
+  it.each([
+    { receiveHz: 1 },
+    { tone: 'loud' },
+    { state: 'sold' },
+    { at: 'noon' },
+    { heard: 'a'.repeat(300) },
+  ])('%j is refused', async (more) => {
+    expect((await send('POST', '/api/finds', {}, { value: find(more) })).status).toBe(400);
   });
 });

@@ -4,6 +4,8 @@ import {
   BenchDaySchema,
   type Channel,
   ChannelSchema,
+  type Find,
+  FindSchema,
   type Heard,
   HeardSchema,
   type Net,
@@ -19,9 +21,11 @@ import {
   type Unit,
   UnitSchema,
 } from '../model/index';
+import { mhzText } from '../units/index';
 import { BENCH_FIELDS } from './benchDay';
 import { CHANNEL_FIELDS } from './channel';
 import type { Field, Fields } from './field';
+import { FIND_FIELDS } from './find';
 import { HEARD_FIELDS } from './heard';
 import { NET_FIELDS, PERSON_FIELDS, TEAM_FIELDS } from './people';
 import { PLAN_FIELDS } from './plan';
@@ -39,6 +43,7 @@ export interface FieldsOf {
   readonly net: Net;
   readonly bench: BenchDay;
   readonly heard: Heard;
+  readonly find: Find;
 }
 /** Which thing it is. */
 export type ThingKind = keyof FieldsOf;
@@ -131,6 +136,14 @@ export const THINGS: { readonly [K in ThingKind]: Thing<FieldsOf[K]> } = {
     fields: HEARD_FIELDS,
     nameOf: callName,
     marks: (call) => [`${callName(call)} ${call.way} ${call.channelId}`],
+  },
+  find: {
+    one: 'find',
+    many: 'finds',
+    schema: FindSchema,
+    fields: FIND_FIELDS,
+    nameOf: ({ receiveHz }) => `${mhzText(receiveHz)} MHz`,
+    marks: ({ receiveHz, at }) => [`${receiveHz} ${at}`],
   },
 };
 

@@ -6,6 +6,7 @@ export * from './decode';
 export * from './description';
 export * from './directory';
 export * from './evidence';
+export * from './find';
 export * from './heard';
 export * from './held';
 export * from './inOrder';

@@ -7,6 +7,7 @@ import {
   CHECKS,
   type Channel,
   CONDITIONS,
+  FIND_STATES,
   NAMING,
   PREPARATIONS,
   STRENGTHS,
@@ -329,6 +330,19 @@ export const ANY: Any = {
     lowerBoundMin: orNull(minute),
     progress: fc.dictionary(idOf('unit'), fc.constantFrom(...BENCH_STATES), { maxKeys: 3 }).map(sorted),
     note: line(400),
+  },
+  find: {
+    id: fc.uuid(),
+    at: fc
+      .date({ min: new Date('2020-01-01'), max: new Date('2030-01-01'), noInvalidDate: true })
+      .map((at) => at.toISOString()),
+    receiveHz: hz,
+    tone,
+    heard: line(200),
+    where: line(60),
+    unitId: orNull(idOf('unit')),
+    state: fc.constantFrom(...FIND_STATES),
+    by: line(60),
   },
   heard: {
     id: fc.uuid(),

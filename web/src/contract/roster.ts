@@ -1,6 +1,7 @@
 import { QUESTIONS, type QuestionId } from '@umbrex/core/interview';
 import {
   ChannelSchema,
+  FindSchema,
   HeardSchema,
   LicenceSchema,
   LineSchema,
@@ -40,6 +41,7 @@ export const ImportSchema = z
     nets: many(NetSchema),
     channels: many(ChannelSchema),
     calls: many(HeardSchema),
+    finds: many(FindSchema),
   })
   .refine(({ planId, channels }) => channels.length === 0 || planId !== undefined, {
     error: 'the plan that the channels come into',

@@ -7,6 +7,7 @@ import {
   type BenchDay,
   type Channel,
   ChannelSchema,
+  type Find,
   type Heard,
   LineSchema,
   type Mark,
@@ -289,6 +290,9 @@ export const ROUTES = {
   'DELETE /api/benches/[id]': take(),
   /** What was heard on the air, and what was not; each is answered for itself. One that was sent before counts once, by its id. */
   'POST /api/plans/[planId]/heard': route<{ answers: readonly ReportAnswer[] }>()('editor', HeardSentSchema),
+  'POST /api/finds': add<Find>(SCHEMAS.find),
+  'PUT /api/finds/[id]': change<Find>(SCHEMAS.find),
+  'DELETE /api/finds/[id]': take(),
   'PUT /api/heard/[id]': change<Heard>(SCHEMAS.heard),
   'DELETE /api/heard/[id]': take(),
   'POST /api/benches/[id]/marks': route<BenchMarksAnswer>()('editor', BenchMarksSchema),

@@ -13,6 +13,7 @@ export const IMPORTED_AS = {
   net: 'nets',
   channel: 'channels',
   heard: 'calls',
+  find: 'finds',
 } as const satisfies Record<TableKind, string>;
 /** Those that belong to one plan: it is named when they go out. */
 export const OF_PLAN: readonly TableKind[] = ['channel', 'heard'];

@@ -19,6 +19,7 @@ export const SCHEMAS: { readonly [K in Kind]: z.ZodType<Things[K]> } = {
   net: THINGS.net.schema,
   bench: THINGS.bench.schema,
   heard: THINGS.heard.schema,
+  find: THINGS.find.schema,
   description: DescriptionSchema,
 };
 export const KINDS = Object.keys(SCHEMAS) as readonly Kind[];

@@ -10,7 +10,8 @@ type Adds =
   | 'POST /api/teams'
   | 'POST /api/stations'
   | 'POST /api/nets'
-  | 'POST /api/benches';
+  | 'POST /api/benches'
+  | 'POST /api/finds';
 type Changes =
   | 'PUT /api/plans/[planId]'
   | 'PUT /api/channels/[channelId]'
@@ -20,6 +21,7 @@ type Changes =
   | 'PUT /api/stations/[id]'
   | 'PUT /api/nets/[id]'
   | 'PUT /api/benches/[id]'
+  | 'PUT /api/finds/[id]'
   | 'PUT /api/heard/[id]';
 type Takes =
   | 'DELETE /api/plans/[planId]'
@@ -30,6 +32,7 @@ type Takes =
   | 'DELETE /api/stations/[id]'
   | 'DELETE /api/nets/[id]'
   | 'DELETE /api/benches/[id]'
+  | 'DELETE /api/finds/[id]'
   | 'DELETE /api/heard/[id]';
 
 /** Adds one with an id made by the client. */

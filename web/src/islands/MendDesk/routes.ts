@@ -11,6 +11,7 @@ const ROUTES = {
   team: ['PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
   station: ['PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
   bench: ['PUT /api/benches/[id]', 'DELETE /api/benches/[id]'],
+  find: ['PUT /api/finds/[id]', 'DELETE /api/finds/[id]'],
   heard: ['PUT /api/heard/[id]', 'DELETE /api/heard/[id]'],
   net: ['PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
 } as const satisfies Record<Exclude<Kind, 'description'>, readonly [RouteName, RouteName]>;

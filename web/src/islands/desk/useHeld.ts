@@ -1,6 +1,6 @@
 import { type Names, THINGS } from '@umbrex/core/fields';
 import type { Finding } from '@umbrex/core/findings';
-import type { BenchDay, Net, Person, Station, Team, Unit } from '@umbrex/core/model';
+import type { BenchDay, Find, Net, Person, Station, Team, Unit } from '@umbrex/core/model';
 import { useCallback, useEffect, useState } from 'react';
 import type { Versioned } from '../../contract/things';
 import { findingText } from '../../messages/findings';
@@ -18,6 +18,7 @@ interface Lists {
   readonly stations: Station;
   readonly nets: Net;
   readonly benches: BenchDay;
+  readonly finds: Find;
 }
 const ROUTES = {
   units: ['unit', 'POST /api/units', 'PUT /api/units/[unitId]', 'DELETE /api/units/[unitId]'],
@@ -25,6 +26,7 @@ const ROUTES = {
   teams: ['team', 'POST /api/teams', 'PUT /api/teams/[id]', 'DELETE /api/teams/[id]'],
   stations: ['station', 'POST /api/stations', 'PUT /api/stations/[id]', 'DELETE /api/stations/[id]'],
   benches: ['bench', 'POST /api/benches', 'PUT /api/benches/[id]', 'DELETE /api/benches/[id]'],
+  finds: ['find', 'POST /api/finds', 'PUT /api/finds/[id]', 'DELETE /api/finds/[id]'],
   nets: ['net', 'POST /api/nets', 'PUT /api/nets/[id]', 'DELETE /api/nets/[id]'],
 } as const;
 

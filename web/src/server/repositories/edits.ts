@@ -179,7 +179,7 @@ export async function purgeDeleted(trx: Knex.Transaction): Promise<number> {
       'not exists (select 1 from unit where unit.workspace_id = description.workspace_id and unit.description_id = description.id)',
     )
     .delete();
-  for (const table of ['team', 'station', 'net', 'bench', 'heard'])
+  for (const table of ['team', 'station', 'net', 'bench', 'heard', 'find'])
     gone += await trx(table).whereRaw(old).delete();
   // Somebody who is still named by a device, an account or a link stays, deleted as they are.
   gone += await trx('person')

@@ -110,6 +110,13 @@ export const RULES: { readonly [K in Kind]: Rules<Things[K]> } = {
       throw missing('/value/planId', 'plan', bench.planId);
     },
   },
+  find: {
+    beside: async (at, find, _, move) => {
+      if (find.unitId === null || (await thereOf(at, 'unit', [find.unitId])).has(find.unitId)) return find;
+      // A set that is gone meanwhile.
+      return move === 'save' ? find : { ...find, unitId: null };
+    },
+  },
   heard: {
     beside: async (at, call, _, move) => {
       if (move === 'add') {

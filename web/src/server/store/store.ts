@@ -36,6 +36,7 @@ const ORDER: Readonly<Partial<Record<Kind, string>>> = {
   unit: `document->>'descriptionId', lower(document->>'nickname'), id`,
   description: 'id',
   heard: `document->>'at' desc, id`,
+  find: `document->>'at' desc, id`,
 };
 /** Which rows of a kind count: channels of a plan that was deleted wait with it. */
 const LIVE: Readonly<Partial<Record<Kind, string>>> = {

@@ -1,6 +1,14 @@
 import type { Description, Plan } from '@umbrex/core/model';
 import { type ScanTrade, scanTrades } from '@umbrex/core/procedure';
-import { type BankScanned, loadedWith, scanByBank, scanOfMemory, scanWishes } from '@umbrex/core/scanned';
+import {
+  type BankScanned,
+  loadedWith,
+  scanByBank,
+  scanByTheme,
+  scanOfMemory,
+  scanWishes,
+  type ThemeScanned,
+} from '@umbrex/core/scanned';
 import type { Desk } from '../desk';
 
 /** A kind of set that scans, with a plan in it. */
@@ -20,6 +28,7 @@ export interface ScanView {
   readonly trades: readonly ScanTrade[];
   readonly labels: Readonly<Record<number, string>>;
   readonly banks: readonly BankScanned[];
+  readonly themes: readonly ThemeScanned[];
   /** Whether anybody measured how long it takes to decide. */
   readonly isDecideKnown: boolean;
 }
@@ -47,6 +56,7 @@ const NOTHING = {
   trades: [],
   labels: {},
   banks: [],
+  themes: [],
   isDecideKnown: true,
 };
 
@@ -76,6 +86,7 @@ function of(plan: Plan, description: Description, callS: number): Omit<ScanView,
     ),
     labels,
     banks: scanByBank(description, memory, found.stops),
+    themes: scanByTheme(plan, description, { fit, memory }, found.stops, callS * 1000),
     isDecideKnown: scan.decideMs !== 'unknown',
   };
 }

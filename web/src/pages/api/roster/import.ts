@@ -4,7 +4,7 @@ import { addHeard } from '@/server/heardCalls';
 import { addThing } from '@/server/store/store';
 
 /** What others name comes before them. */
-const ORDER = ['team', 'person', 'unit', 'station', 'net'] as const satisfies readonly TableKind[];
+const ORDER = ['team', 'person', 'unit', 'station', 'net', 'find'] as const satisfies readonly TableKind[];
 
 /** POST things that were read from a table or a map file: all of them or none, 201 with how many; 400 at the path of each bad one, 409. */
 export const POST = endpoint('POST /api/roster/import', ({ write, workspace, body }) =>
