@@ -31,7 +31,7 @@ module.exports = {
     stage('stations', 'units', 'facts', 'findings', 'model', 'rules', 'fit'),
     stage('record', 'units', 'findings', 'model', 'memory', 'formats', 'procedure'),
     stage('air', 'units', 'facts', 'findings', 'model', 'memory', 'tones', 'stations'),
-    stage('heard', 'units', 'findings', 'model', 'evidence', 'air', 'nets'),
+    stage('heard', 'units', 'findings', 'model', 'evidence', 'air', 'stations'),
     stage('cause'),
     stage('today', 'units', 'facts', 'findings', 'model', 'check', 'evidence', 'fit', 'stations'),
     stage('nets', 'units', 'model'),

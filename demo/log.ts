@@ -1,11 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { type LineKnown, readHeardLine } from '@umbrex/core/heard';
+import { type LineKnown, namesOfLog, readHeardLine } from '@umbrex/core/heard';
 import {
   type Description,
   type Heard,
   HeardSchema,
-  kindOf,
   type Person,
   type Plan,
   type Station,
@@ -23,9 +22,11 @@ export function demoLog(
 ): Heard[] {
   const spoken = new Set(descriptions.filter(isSpokenWith).map(({ id }) => id));
   const known: LineKnown = {
-    channels: plan.channels.map((channel) => ({ ...channel, kind: kindOf(channel) })),
-    roster: { units: units.filter(({ descriptionId }) => spoken.has(descriptionId)), people },
-    stations: stations.flatMap(({ kind, name }) => (kind === 'repeater' ? [name] : [])),
+    ...namesOfLog(
+      plan,
+      { units: units.filter(({ descriptionId }) => spoken.has(descriptionId)), people },
+      stations,
+    ),
     channelId: null,
     now: { day: '2026-11-30', minute: 0 },
   };

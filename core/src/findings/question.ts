@@ -87,6 +87,8 @@ export type QuestionCode =
   | 'heard-no-repeater'
   | 'heard-or-not'
   | 'heard-place-number'
+  | 'heard-place-channel'
+  | 'heard-channel-of'
   | 'heard-contradicts'
   | 'heard-several-reports'
   | 'heard-quote'

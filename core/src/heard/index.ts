@@ -1,5 +1,6 @@
 export * from './calls';
 export * from './compare';
+export * from './known';
 export * from './line';
 export * from './pairs';
 export * from './said';

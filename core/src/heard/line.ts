@@ -13,8 +13,8 @@ export interface LineKnown {
     readonly kind: 'repeater' | 'direct' | 'listen';
   }[];
   readonly roster: Roster;
-  /** Names of repeaters. */
-  readonly stations: readonly string[];
+  /** Repeaters, and the channels on which they come out. */
+  readonly stations: readonly { readonly name: string; readonly channelIds: readonly string[] }[];
   /** The channel of the call before; it stands until another one is written. */
   readonly channelId: string | null;
   /** The clock where it is written: a day as YYYY-MM-DD, and the minute of that day. */
@@ -97,6 +97,7 @@ class Reader {
   private relation: (Relation & { text: string }) | null = null;
   private readonly channels: string[] = [];
   private way: Heard['way'] | null = null;
+  private station: string | null = null;
   private readonly reports: (Item & { is: 'report' })[] = [];
   private fromWhere = '';
   private toWhere = '';
@@ -139,7 +140,7 @@ class Reader {
       strength: report.strength ?? 'unknown',
       fromWhere,
       toWhere,
-      note: this.note,
+      note: this.noteWith(channel),
       time,
     });
     const calls = [call(from.name, to.name, this.fromWhere, this.toWhere)];
@@ -148,6 +149,14 @@ class Reader {
       this.ask('heard-same', from.name);
     for (const { name, start, end } of this.parties) this.saySet(name, start, end);
     return { ok: !this.questions.some(({ blocking }) => blocking), calls, questions: this.questions };
+  }
+
+  /** Which repeater it was is kept in the note, where its channel does not say it. */
+  private noteWith({ id, name }: LineKnown['channels'][number]): string {
+    const several = this.known.stations.filter(({ channelIds }) => channelIds.includes(id)).length > 1;
+    const via =
+      this.station !== null && several && alike(this.station) !== alike(name) ? `via ${this.station}` : '';
+    return [via, this.note].filter(Boolean).join(', ').slice(0, LONGEST_NOTE);
   }
 
   private ask(
@@ -219,8 +228,17 @@ class Reader {
     if (wantsParty && item.means.has('party'))
       this.parties.push({ name: item.name, start: item.start, end: item.end, quoted: false });
     else if (item.means.has('channel')) this.channels.push(item.name);
-    else if (item.means.has('station')) this.way = 'repeater';
+    else if (item.means.has('station')) this.takeStation(item);
     else this.leftOver(item);
+  }
+
+  private takeStation(item: Item & { is: 'name' }): void {
+    if (this.station !== null && this.station !== item.name) this.leftOver(item);
+    else if (this.way === 'direct') this.leftOver(item);
+    else {
+      this.station = item.name;
+      this.way = 'repeater';
+    }
   }
 
   /** What stands behind `on`, `via`, `from` or `at`. */
@@ -238,8 +256,10 @@ class Reader {
         item.of === 'station' &&
         (next.means.has('station') || next.means.has('channel'))
       ) {
-        this.way = 'repeater';
-        if (next.means.has('channel')) this.channels.push(next.name);
+        if (next.means.has('station')) this.takeStation(next);
+        else this.way = 'repeater';
+        // One that is called as its channel names both, unless that was named already.
+        if (next.means.has('channel') && this.channels.length === 0) this.channels.push(next.name);
         return 2;
       }
       this.leftOver(item);
@@ -261,7 +281,20 @@ class Reader {
       this.ask('heard-place-number', `${where} ${number.text}`, offers, lines);
       return last + 2 - i;
     }
-    if (item.of === 'from') this.fromWhere = where;
+    const named = items.findIndex(
+      (one, k) => k > i + 1 && k <= last && one.is === 'name' && one.means.has('channel'),
+    );
+    const [before, channel] = [items[named - 1], items[named]];
+    if (before && channel && this.channels.length === 0) {
+      // The end of the place, or the channel?
+      const place = this.said.slice(first.start, before.end).replace(/"/g, '').trim();
+      const rest = this.said.slice(channel.end, end.end);
+      const offers = [`${item.text} "${place}" on ${channel.text}${rest}`, `${item.text} "${where}"`];
+      const lines = offers.map((offer) => this.instead(item.start, end.end, offer));
+      this.ask('heard-place-channel', where, offers, lines);
+    } else if ((item.of === 'from' ? this.fromWhere : this.toWhere) !== '')
+      this.leftOver({ ...item, text: `${item.text} ${where}` });
+    else if (item.of === 'from') this.fromWhere = where;
     else this.toWhere = where;
     return last - i + 1;
   }
@@ -347,6 +380,12 @@ class Reader {
       if (found.length > 1) this.ask('heard-several-channels', found.map((one) => one.name).join(', '));
       return found[0];
     }
+    const own = this.known.stations.find((one) => one.name === this.station)?.channelIds ?? [];
+    const [only, another] = this.known.channels.filter(({ id }) => own.includes(id));
+    if (only && !another) {
+      this.tell('heard-channel-of', `${this.station}: ${only.name}`);
+      return only;
+    }
     const kept = this.known.channels.find(({ id }) => id === this.known.channelId);
     if (kept) {
       this.tell('heard-channel-kept', kept.name);
@@ -365,7 +404,11 @@ class Reader {
   /** On a channel with a repeater a call goes through that, unless somebody says otherwise. */
   private wayOn(channel: LineKnown['channels'][number] | undefined): Heard['way'] {
     if (!channel) return this.way ?? 'unknown';
-    if (this.way === 'repeater' && channel.kind !== 'repeater') this.ask('heard-no-repeater', channel.name);
+    const station = this.known.stations.find(({ name }) => name === this.station);
+    if (station && !station.channelIds.includes(channel.id))
+      this.ask('heard-no-repeater', `${channel.name} (${station.name})`);
+    else if (this.way === 'repeater' && channel.kind !== 'repeater')
+      this.ask('heard-no-repeater', channel.name);
     if (this.way !== null) return this.way;
     return channel.kind === 'listen' ? 'unknown' : channel.kind;
   }
@@ -508,7 +551,7 @@ function namesOf({
   for (const { nickname } of roster.units) add(nickname, 'party');
   for (const { name } of roster.people) add(name, 'party');
   for (const { name, aliases } of channels) for (const one of [name, ...aliases]) add(one, 'channel');
-  for (const name of stations) add(name, 'station');
+  for (const { name } of stations) add(name, 'station');
   return names;
 }
 

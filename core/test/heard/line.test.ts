@@ -29,7 +29,11 @@ const KNOWN: LineKnown = {
       { id: uuid(33), name: 'Jon Farrow' },
     ],
   },
-  stations: ['Gannet Hill'],
+  stations: [
+    { name: 'Gannet Hill', channelIds: [uuid(1)] },
+    { name: 'Second tower', channelIds: [uuid(1)] },
+    { name: 'Far tower', channelIds: [] },
+  ],
   channelId: uuid(1),
   now: { day: '2026-11-30', minute: 14 * 60 + 40 },
 };
@@ -54,7 +58,11 @@ const SAID: readonly [line: string, said: string][] = [
   ['Boat 1 > Clinic 4 by 7', 'Boat 1 to Clinic, Gannet Top by repeater: heard 4 good'],
   ['Boat 1 > Clinic loud and clear', 'Boat 1 to Clinic, Gannet Top by repeater: heard 5 loud'],
   ['Boat 1 > Clinic direct 3', 'Boat 1 to Clinic, Gannet Top by direct: heard 3'],
-  ['Boat 1 > Clinic via Gannet Hill 3', 'Boat 1 to Clinic, Gannet Top by repeater: heard 3'],
+  // Two repeaters are on that pair: which one it was is kept.
+  [
+    'Boat 1 > Clinic via Gannet Hill 3',
+    'Boat 1 to Clinic, Gannet Top by repeater: heard 3 (via Gannet Hill)',
+  ],
   // The set comes first, the channel of the same name after both are named.
   ['Clinic > Boat 1 on Clinic 5', 'Clinic to Boat 1, Clinic by direct: heard 5'],
   ['Clinic > Boat 1 Clinic 5', 'Clinic to Boat 1, Clinic by direct: heard 5'],
@@ -124,6 +132,11 @@ describe('readHeardLine', () => {
     ['Boat 1 <> Clinic 5 4', 'heard-several-reports'],
     ['Boat 1 > Clinic 5x5', 'heard-scale'],
     ['Boat 1 > "Ola 5', 'heard-quote'],
+    ['Boat 1 > Clinic 5 via Far tower', 'heard-no-repeater'],
+    ['Boat 1 > Clinic 5 via Gannet Hill via Second tower', 'heard-left-over'],
+    ['Boat 1 > Clinic 5 direct via Gannet Hill', 'heard-left-over'],
+    ['Boat 1 > Clinic 5 from the quay from the pier', 'heard-left-over'],
+    ['Boat 1 > Clinic 5 from the quay Porch one', 'heard-place-channel'],
     ['Boat 1 > Clinic from mile 5', 'heard-place-number'],
     ['Boat 1 > Clinic 5 on Porch one on Gannet Top', 'heard-several-channels'],
     ['Boat 1 > Clinic 5 on Porch one via Gannet Hill', 'heard-no-repeater'],
@@ -144,6 +157,12 @@ describe('readHeardLine', () => {
   it('asks for the channel where none stands from before', () => {
     expect(asks('Boat 1 > Clinic 5', { channelId: null })).toEqual(['heard-channel']);
     expect(asks('Boat 1 > Clinic 5 on Porch one', { channelId: null })).toEqual([]);
+  });
+
+  it('takes the channel of a repeater that has only one', () => {
+    const said = read('Boat 1 > Clinic 5 via Gannet Hill', { channelId: uuid(2) });
+    expect([said.ok, said.calls[0]?.channelId]).toEqual([true, uuid(1)]);
+    expect(said.questions.map(({ code }) => code)).toContain('heard-channel-of');
   });
 
   it('says which set it takes for a person, and offers them where there are several', () => {

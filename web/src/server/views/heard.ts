@@ -1,4 +1,4 @@
-import { kindOf } from '@umbrex/core/model';
+import { namesOfLog } from '@umbrex/core/heard';
 import type { Knex } from 'knex';
 import type { HeardView } from '../../contract/heard';
 import type { Desk } from '../desk';
@@ -27,16 +27,11 @@ export async function heardView(
     planName: plan.name,
     calls,
     ofNets,
-    known: {
-      channels: plan.channels.map((channel) => ({
-        id: channel.id,
-        name: channel.name,
-        aliases: channel.aliases,
-        kind: kindOf(channel),
-      })),
+    known: namesOfLog(
+      plan,
       roster,
-      stations: stations.flatMap(({ value }) => (value.kind === 'repeater' ? [value.name] : [])),
-    },
+      stations.map(({ value }) => value),
+    ),
     air,
     writtenOn,
     who: session.accountId ?? session.name,
