@@ -12,6 +12,7 @@ const { getDb } = await import('../src/server/db');
 const { loadDesk } = await import('../src/server/desk');
 const { namesIn } = await import('../src/server/names');
 const { listThings } = await import('../src/server/store/store');
+const { heardOn } = await import('../src/server/heardOn');
 const { findsView } = await import('../src/server/views/finds');
 const { heardView } = await import('../src/server/views/heard');
 const { send, visitorAs } = await import('./routes');
@@ -215,6 +216,38 @@ describe('the log as a table', () => {
     expect(status).toBe(404);
     const [row] = tableOf('heard', [], {});
     expect(row?.slice(0, 3)).toEqual(['Time', 'Plan', 'Channel']);
+  });
+});
+
+describe('a radio check on the day of the load', () => {
+  it('counts in full once it was said that the set is loaded, and less before', async () => {
+    const nickname = 'Club 6';
+    const row = await db('unit')
+      .where({ id: unit(nickname) })
+      .first('version');
+    const day = new Date().toLocaleDateString('sv');
+    const seen = { what: 'loaded', of: 3, way: 'keys', day };
+    const sets = [{ id: unit(nickname), version: row.version }];
+    const before = new Date(Date.now() - 1000).toISOString();
+    expect((await send('POST', '/api/plans/[planId]/seen', { planId }, { sets, seen })).status).toBe(201);
+    const after = new Date(Date.now() + 1000).toISOString();
+    const calls = [before, after].map((at) =>
+      call({ at, from: 'Ridge 3', fromId: unit('Ridge 3'), to: nickname, toId: unit(nickname), by: '' }),
+    );
+    await sent(calls);
+    const workspace = await db('workspace').first('id', 'name');
+    const session = {
+      accountId: null,
+      name: 'Ines',
+      role: 'coordinator' as const,
+      personId: null,
+      workspace,
+    };
+    const pairs = await heardOn(db, await loadDesk(db, session, planId, 'published'), channel('Gannet Top'));
+    const pair = pairs.find((one) => one.fromId === unit('Ridge 3') && one.toId === unit(nickname));
+    // Loaded just now: nobody has heard what it holds before that.
+    expect(pair?.calls.map(({ weighs }) => weighs)).toEqual(['full', 'day-of-load']);
+    expect(pair?.hears).toBe(true);
   });
 });
 

@@ -19,12 +19,21 @@ export interface HeardPair {
   readonly calls: readonly { readonly call: LoggedCall; readonly weighs: Weighs }[];
 }
 
-/** The day on which somebody last wrote into a set; `null` where nobody ever said so, `unknown` where the day is not. */
-export function lastWritten(unit: Pick<Unit, 'timeline' | 'holds'>): string | null {
+/** When somebody last wrote into a set: the day, `unknown` where nobody said it, and the moment by which it was done, where that is known. */
+export interface Written {
+  readonly day: string;
+  readonly by?: string;
+}
+
+/** When somebody last wrote into a set; `null` where nobody ever said so. */
+export function lastWritten(unit: Pick<Unit, 'timeline' | 'holds'>): Written | null {
   const last = timelineOf(unit).findLast(
-    ({ what }) => what === 'loaded' || what === 'factory' || what === 'other',
+    (one) => one.what === 'loaded' || one.what === 'factory' || one.what === 'other',
   );
-  return last?.day ?? null;
+  if (!last) return null;
+  return 'saidAt' in last && last.saidAt !== undefined
+    ? { day: last.day, by: last.saidAt }
+    : { day: last.day };
 }
 
 /**
@@ -35,7 +44,7 @@ export function lastWritten(unit: Pick<Unit, 'timeline' | 'holds'>): string | nu
 export function heardPairs(
   calls: readonly LoggedCall[],
   channelId: string,
-  writtenOn: (unitId: string) => string | null,
+  writtenOn: (unitId: string) => Written | null,
   dayOf: (at: string) => string,
 ): HeardPair[] {
   const pairs = new Map<string, { call: LoggedCall; weighs: Weighs }[]>();
@@ -43,7 +52,7 @@ export function heardPairs(
     const { fromId, toId, way } = call;
     if (call.channelId !== channelId || fromId === null || toId === null || fromId === toId) continue;
     const key = `${fromId} ${toId} ${way}`;
-    const weighs = least([fromId, toId].map((id) => weighsOf(dayOf(call.at), writtenOn(id))));
+    const weighs = least([fromId, toId].map((id) => weighsOf(call.at, dayOf(call.at), writtenOn(id))));
     pairs.set(key, [...(pairs.get(key) ?? []), { call, weighs }]);
   }
   return [...pairs.values()].flatMap((of): HeardPair[] => {
@@ -67,10 +76,11 @@ function heardBy(
   return heard === full.length ? true : heard === 0 ? false : 'sometimes';
 }
 
-function weighsOf(day: string, changed: string | null): Weighs {
-  if (changed === null) return 'full';
-  if (changed === 'unknown') return 'load-undated';
-  return day > changed ? 'full' : day === changed ? 'day-of-load' : 'before-load';
+function weighsOf(at: string, day: string, written: Written | null): Weighs {
+  if (written === null) return 'full';
+  if (written.day === 'unknown') return 'load-undated';
+  if (day !== written.day) return day > written.day ? 'full' : 'before-load';
+  return written.by !== undefined && Date.parse(at) >= Date.parse(written.by) ? 'full' : 'day-of-load';
 }
 
 const LEAST = ['before-load', 'day-of-load', 'load-undated', 'full'] as const satisfies readonly Weighs[];

@@ -43,6 +43,8 @@ const common = {
   /** On whose word; empty where nobody said. */
   by: LineSchema.trim().max(60).default(''),
 };
+/** Of what was written into a set the moment at which it was said, in UTC, where that was on its day: it was there by then. */
+const saidAt = z.iso.datetime().optional();
 const note = LineSchema.trim().max(200).default('');
 
 /**
@@ -50,11 +52,12 @@ const note = LineSchema.trim().max(200).default('');
  * on; the others leave that as it is.
  */
 export const EvidenceSchema = z.discriminatedUnion('what', [
-  z.strictObject({ what: z.literal('factory'), ...common }),
+  z.strictObject({ what: z.literal('factory'), ...common, saidAt }),
   z.strictObject({ what: z.literal('read'), ...common }),
   z.strictObject({
     what: z.literal('loaded'),
     ...common,
+    saidAt,
     /** Of which plan; `null` where somebody only says that it was loaded. */
     planId: z.uuid().nullable().default(null),
     /** Its revision; `null` for a draft. */
@@ -66,7 +69,7 @@ export const EvidenceSchema = z.discriminatedUnion('what', [
       .regex(/^([0-9a-f]{64})?$/)
       .default(''),
   }),
-  z.strictObject({ what: z.literal('other'), ...common }),
+  z.strictObject({ what: z.literal('other'), ...common, saidAt }),
   /** Something of it was found to be otherwise: what it holds is not known any more. */
   z.strictObject({ what: z.literal('contradicted'), ...common, note }),
   z.strictObject({

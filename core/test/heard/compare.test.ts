@@ -47,7 +47,7 @@ const deaf = (from: string, to: string, more: Partial<LoggedCall> = {}) =>
   call(from, to, { heard: false, ...more });
 const dayOf = (at: string) => at.slice(0, 10);
 const pairsOf = (calls: readonly LoggedCall[], written: Record<string, string> = {}) =>
-  heardPairs(calls, CHANNEL, (id) => written[id] ?? null, dayOf);
+  heardPairs(calls, CHANNEL, (id) => (written[id] ? { day: written[id] } : null), dayOf);
 
 const HZ = 462_562_500;
 const set = (transmitTone = 'off', receiveTone = 'off', more: Partial<SetOnAir> = {}): SetOnAir => ({
@@ -75,6 +75,17 @@ describe('what a call still says', () => {
       const [pair] = pairsOf([call('A', 'B')], { [id]: loaded });
       expect([pair?.calls[0]?.weighs, pair?.hears]).toEqual([weighs, hears]);
     }
+  });
+
+  // Said at ten that it is loaded: what was heard at noon was heard of what it holds since.
+  it.each([
+    ['10:00', 'full'],
+    ['12:00', 'full'],
+    ['12:01', 'day-of-load'],
+  ] as const)('of a set that was said to be loaded on that day at %s: %s', (time, weighs) => {
+    const written = { day: '2026-11-20', by: `2026-11-20T${time}:00.000Z` };
+    const [pair] = heardPairs([call('A', 'B')], CHANNEL, () => written, dayOf);
+    expect(pair?.calls[0]?.weighs).toBe(weighs);
   });
 
   it('takes of several words the one that counts least', () => {
@@ -112,11 +123,18 @@ describe('what a call still says', () => {
     } as const;
     const unit = (...timeline: Evidence[]) => ({ timeline, holds: holds as never });
     expect(lastWritten(unit())).toBe(null);
-    expect(lastWritten(unit(entry('loaded', '2026-11-01'), entry('read', '2026-11-09')))).toBe('2026-11-01');
-    expect(lastWritten(unit(entry('loaded', '2026-11-01'), entry('factory', '2026-11-05')))).toBe(
-      '2026-11-05',
-    );
-    expect(lastWritten(unit(entry('loaded', 'unknown')))).toBe('unknown');
+    expect(lastWritten(unit(entry('loaded', '2026-11-01'), entry('read', '2026-11-09')))).toEqual({
+      day: '2026-11-01',
+    });
+    expect(lastWritten(unit(entry('loaded', '2026-11-01'), entry('factory', '2026-11-05')))).toEqual({
+      day: '2026-11-05',
+    });
+    expect(lastWritten(unit(entry('loaded', 'unknown')))).toEqual({ day: 'unknown' });
+    const by = '2026-11-20T10:00:00.000Z';
+    expect(lastWritten(unit(entry('loaded', '2026-11-20', { saidAt: by })))).toEqual({
+      day: '2026-11-20',
+      by,
+    });
   });
 });
 

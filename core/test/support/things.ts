@@ -96,14 +96,17 @@ const evidence = fc.oneof(
   only('read'),
   only('other'),
   only('returned'),
-  fc.record({
-    what: fc.constant('loaded' as const),
-    ...happened,
-    planId: orNull(fc.uuid()),
-    revision: orNull(fc.integer({ min: 1, max: 99 })),
-    way: fc.constantFrom('keys' as const, 'file' as const, 'copy' as const, 'unknown' as const),
-    described: fc.constantFrom('', 'a'.repeat(64)),
-  }),
+  fc
+    .record({
+      what: fc.constant('loaded' as const),
+      ...happened,
+      saidAt: fc.constantFrom(undefined, '2026-11-20T10:00:00.000Z'),
+      planId: orNull(fc.uuid()),
+      revision: orNull(fc.integer({ min: 1, max: 99 })),
+      way: fc.constantFrom('keys' as const, 'file' as const, 'copy' as const, 'unknown' as const),
+      described: fc.constantFrom('', 'a'.repeat(64)),
+    })
+    .map(({ saidAt, ...rest }) => (saidAt === undefined ? rest : { ...rest, saidAt })),
   fc.record({ what: fc.constant('contradicted' as const), ...happened, note: line(200) }),
   fc.record({
     what: fc.constant('checked' as const),

@@ -1,4 +1,4 @@
-import type { LineKnown, LoggedCall } from '@umbrex/core/heard';
+import type { LineKnown, LoggedCall, Written } from '@umbrex/core/heard';
 import { type Heard, HeardSchema } from '@umbrex/core/model';
 import { z } from 'zod';
 import type { AirView } from './air';
@@ -27,7 +27,7 @@ export interface HeardView {
   /** The sets of the channel that is looked at, as they are known to be. */
   readonly air: AirView;
   /** When somebody last wrote into a set, as `lastWritten` says it. */
-  readonly writtenOn: Readonly<Record<string, string | null>>;
+  readonly writtenOn: Readonly<Record<string, Written | null>>;
   /** Whose the log is written as, by their id and by their name. */
   readonly who: string;
   readonly by: string;

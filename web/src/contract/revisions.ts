@@ -51,16 +51,17 @@ function evidence<W extends Evidence['what']>(what: W) {
   >;
 }
 const SERVER = { id: true } as const;
+const WRITTEN = { ...SERVER, saidAt: true } as const;
 /**
  * What somebody says of sets. Of one that was loaded it is said with which state of the plan, and the server knows what that put there; what was
  * read of a set comes with its contents, by another way.
  */
 export const SeenSchema = z.discriminatedUnion('what', [
-  evidence('factory').omit(SERVER),
+  evidence('factory').omit(WRITTEN),
   evidence('loaded')
-    .omit({ ...SERVER, planId: true, revision: true, described: true })
+    .omit({ ...WRITTEN, planId: true, revision: true, described: true })
     .extend({ of: StateSchema }),
-  evidence('other').omit(SERVER),
+  evidence('other').omit(WRITTEN),
   evidence('contradicted').omit(SERVER),
   evidence('checked').omit(SERVER),
   evidence('lent').omit(SERVER),

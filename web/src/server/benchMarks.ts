@@ -64,6 +64,7 @@ async function takeOne(
             by: session.name.slice(0, 60),
           },
           mark.id,
+          new Date(mark.at),
         )
       : undefined;
     return await write(async (trx) => {

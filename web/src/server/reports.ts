@@ -175,7 +175,7 @@ async function changeOf(
       const desk = await loadDesk(db, session, planId, report.of);
       if (!isStillThat(desk, report)) return OTHER_SHEET;
       const { of, way } = report;
-      return seenBy(desk, { what: 'loaded', of, way, day, by }, report.id);
+      return seenBy(desk, { what: 'loaded', of, way, day, by }, report.id, new Date(report.at));
     }
     case 'showed': {
       const note = `step ${report.step} showed ${report.showed}${report.note && `: ${report.note}`}`;

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { withEvidence } from '@umbrex/core/evidence';
 import { heldAfter } from '@umbrex/core/flow';
 import type { Evidence, Unit } from '@umbrex/core/model';
+import { format } from 'date-fns';
 import type { Seen } from '../contract/revisions';
 import { describedMark } from './contentMark';
 import { today } from './day';
@@ -12,11 +13,17 @@ import { attempt, preparedFor, stopsOf } from './sheetPage';
 /**
  * A set as it is known once something was seen of it; of one that was loaded, by the state of the plan that the desk shows.
  * @param id of the entry, where somebody gave it one already
+ * @param at the moment at which it was said
  * @throws BadInput where it cannot have been loaded so
  */
-export function seenBy(desk: Desk, seen: Seen, id?: string): (unit: Unit) => Unit {
+export function seenBy(desk: Desk, seen: Seen, id?: string, at = new Date()): (unit: Unit) => Unit {
+  // Said on its own day: what was written was there by then.
+  const saidAt = format(at, 'yyyy-MM-dd') === seen.day ? { saidAt: at.toISOString() } : {};
   if (seen.what !== 'loaded')
-    return (unit) => withEvidence(unit, { ...seen, id: id ?? randomUUID() } as Evidence);
+    return (unit) => {
+      const written = seen.what === 'factory' || seen.what === 'other' ? saidAt : {};
+      return withEvidence(unit, { ...seen, ...written, id: id ?? randomUUID() } as Evidence);
+    };
   const { of, ...said } = seen;
   const { id: planId } = desk.state.plan;
   const prepareOne = preparedFor(desk);
@@ -38,6 +45,7 @@ export function seenBy(desk: Desk, seen: Seen, id?: string): (unit: Unit) => Uni
     const revision = of === 'draft' ? null : of;
     const evidence = {
       ...said,
+      ...saidAt,
       id: id ?? randomUUID(),
       planId,
       revision,
