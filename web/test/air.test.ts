@@ -82,6 +82,41 @@ describe('the view of common ground', () => {
   });
 });
 
+describe('what else is known of a way to meet', () => {
+  it('says through how many ways the signal got by the log, and who else comes out there', async () => {
+    const of = (name: string) => desk.units.find(({ unit }) => unit.nickname === name)?.unit.id ?? '';
+    const entry = {
+      id: 'far-tower',
+      title: 'Far Tower',
+      latitudeDeg: 41.3,
+      longitudeDeg: -38.5,
+      outputHz: 462_725_000,
+      inputHz: 467_725_000,
+      inputTone: null,
+      outputTone: null,
+      mode: null,
+      access: null,
+      status: 'on-air',
+      rangeM: null,
+      changed: null,
+      note: '',
+    };
+    await db('directory_entry').insert({
+      workspace_id: desk.workspace.id,
+      source: 'a test',
+      id: entry.id,
+      document: JSON.stringify(entry),
+      distance_m: 9000,
+      taken_at: new Date(),
+    });
+    const view = await commonView(db, desk, [of('Boat 1'), of('Boat 2')]);
+    const market = view.found?.options.find(({ name }) => name === 'Market day');
+    expect(market?.reached).toEqual({ heard: 2, notHeard: 0, of: 2 });
+    expect(market?.neighbours).toEqual(['Far Tower']);
+    expect(view.found?.options.every(({ reached }) => reached.of === 2)).toBe(true);
+  });
+});
+
 describe('the view of what a scan misses', () => {
   it('shows the kinds of the fleet that scan, the commonest first, and each channel of one', () => {
     const view = scanView(desk, null, 3);

@@ -34,18 +34,16 @@ export async function callsOf(db: Knex, { workspace, state: { plan } }: Desk, ro
   return { calls, ofNets: loggedCalls([], ofPlan, roster) };
 }
 
-/** What was heard on a channel, pair by pair. */
-export async function heardOn(db: Knex, desk: Desk, channelId: string): Promise<HeardPair[]> {
+/** What was heard on the channels of a plan, pair by pair. */
+export async function heardIn(db: Knex, desk: Desk): Promise<(channelId: string) => HeardPair[]> {
   const { roster, writtenOn } = await rosterOf(db, desk);
   const { calls, ofNets } = await callsOf(db, desk, roster);
-  const all = [
-    ...loggedCalls(
-      calls.map(({ value }) => value),
-      [],
-      roster,
-    ),
-    ...ofNets,
-  ];
+  const own = calls.map(({ value }) => value);
+  const all = [...loggedCalls(own, [], roster), ...ofNets];
   const day = (at: string) => format(new Date(at), 'yyyy-MM-dd');
-  return heardPairs(all, channelId, (id) => writtenOn[id] ?? null, day);
+  return (channelId) => heardPairs(all, channelId, (id) => writtenOn[id] ?? null, day);
 }
+
+/** The same of one channel. */
+export const heardOn = async (db: Knex, desk: Desk, channelId: string): Promise<HeardPair[]> =>
+  (await heardIn(db, desk))(channelId);

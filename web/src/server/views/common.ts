@@ -5,12 +5,16 @@ import {
   memberNamed,
   type Otherwise,
 } from '@umbrex/core/common';
+import { type HeardPair, reachHeard } from '@umbrex/core/heard';
 import { heldMemory } from '@umbrex/core/memory';
-import type { Description, Unit } from '@umbrex/core/model';
+import type { Description, Plan, Unit } from '@umbrex/core/model';
 import { type AirFleet, isSpokenWith } from '@umbrex/core/onAir';
 import { prove } from '@umbrex/core/procedure';
+import { NEIGHBOUR_REACH_M } from '@umbrex/core/tones';
 import type { Knex } from 'knex';
 import type { Desk } from '../desk';
+import { heardIn } from '../heardOn';
+import { type HeardEntry, heardEntries } from '../repositories/directory';
 import { listThings } from '../store/store';
 
 /** So many sets are asked for at once. */
@@ -26,6 +30,10 @@ export interface ShownChange extends Omit<CommonChange, 'wanted'> {
 
 /** One way to meet; only the first ones come with their steps. */
 export interface ShownOption extends Omit<CommonOption, 'changes'> {
+  /** Of the calls between these sets there, by the log: how many pairs the signal reached, and how many it is settled that it does not. */
+  readonly reached: { readonly heard: number; readonly notHeard: number; readonly of: number };
+  /** Stations of others that come out there, nearest first, by what directories said. */
+  readonly neighbours: readonly string[];
   readonly changes: readonly (Pick<CommonChange, 'set' | 'label' | 'presses'> & {
     readonly steps: ShownChange | null;
   })[];
@@ -59,6 +67,7 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
     listThings(db, 'person', workspace.id),
     listThings(db, 'station', workspace.id),
   ]);
+  const byId = new Set(those.map(({ id }) => id));
   const holders = new Map(people.map(({ value }) => [value.id, value.name]));
   const members = [...new Set(asked)]
     .slice(0, MOST_MEMBERS)
@@ -73,6 +82,9 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
     stations: stations.map(({ value }) => value),
   };
   const found = members.length < 2 ? null : commonGround(fleet, desk.fleet, members);
+  const [pairsOn, entries] = await Promise.all([heardIn(db, desk), heardEntries(db, workspace.id)]);
+  const ownIds = members.flatMap(({ unit }) => (unit && byId.has(unit.id) ? [unit.id] : []));
+  const own = new Set(stations.map(({ value }) => value.name));
   const unitOf = new Map(members.map(({ key, unit }) => [key, unit]));
   return {
     sets: those.map(({ id, nickname, descriptionId, personId, holder }) => ({
@@ -90,6 +102,8 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
       otherwise: found.otherwise,
       options: found.options.slice(0, 12).map((option, i) => ({
         ...option,
+        reached: reachedAmong(ownIds, pairsOn(option.channelId)),
+        neighbours: neighboursOn(state.plan, option.channelId, entries, own),
         changes: option.changes.map((change) => ({
           set: change.set,
           label: change.label,
@@ -99,6 +113,36 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
       })),
     },
   };
+}
+
+function reachedAmong(ids: readonly string[], pairs: readonly HeardPair[]): ShownOption['reached'] {
+  let [heard, notHeard] = [0, 0];
+  for (const from of ids)
+    for (const to of ids) {
+      if (from === to) continue;
+      const is = reachHeard(pairs, from, to);
+      if (is === 'heard') heard += 1;
+      if (is === 'not-heard') notHeard += 1;
+    }
+  return { heard, notHeard, of: ids.length * (ids.length - 1) };
+}
+
+const MOST_NAMED = 3;
+
+function neighboursOn(
+  { channels }: Plan,
+  channelId: string,
+  entries: readonly HeardEntry[],
+  own: ReadonlySet<string>,
+): string[] {
+  const hz = channels.find(({ id }) => id === channelId)?.receiveHz;
+  return entries
+    .filter(
+      ({ entry, distanceM }) =>
+        entry.outputHz === hz && distanceM <= NEIGHBOUR_REACH_M && !own.has(entry.title),
+    )
+    .slice(0, MOST_NAMED)
+    .map(({ entry }) => entry.title);
 }
 
 function withProof(
