@@ -1,6 +1,6 @@
 import { kindOf, type Plan, type Station } from '../model/index';
 import { factOf } from '../stations/index';
-import type { LineKnown } from './line';
+import type { LineKnown } from './items';
 import type { Roster } from './who';
 
 /** What a line of the log may name, by a plan, its sets and people, and the list of stations. */

@@ -1,72 +1,16 @@
 import type { Question } from '../findings/index';
-import type { Heard, Strength } from '../model/index';
+import type { Heard } from '../model/index';
 import { alike } from '../units/index';
-import { type Roster, setMeant } from './who';
-import { DIRECT, RELATIONS, REPEATED, REPORTS, type Relation, type Report, strengthsOf } from './words';
-
-/** What a line may name, and what stands from the line before. */
-export interface LineKnown {
-  readonly channels: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly aliases: readonly string[];
-    readonly kind: 'repeater' | 'direct' | 'listen';
-  }[];
-  readonly roster: Roster;
-  /** Repeaters, and the channels on which they come out. */
-  readonly stations: readonly { readonly name: string; readonly channelIds: readonly string[] }[];
-  /** The channel of the call before; it stands until another one is written. */
-  readonly channelId: string | null;
-  /** The clock where it is written: a day as YYYY-MM-DD, and the minute of that day. */
-  readonly now: { readonly day: string; readonly minute: number };
-}
-
-/** A call as a line says it; `time` is `null` where it says none, which is now. */
-export type HeardDraft = Pick<
-  Heard,
-  | 'channelId'
-  | 'way'
-  | 'from'
-  | 'fromId'
-  | 'to'
-  | 'toId'
-  | 'heard'
-  | 'readability'
-  | 'strength'
-  | 'fromWhere'
-  | 'toWhere'
-  | 'note'
-> & { readonly time: { readonly day: string; readonly minute: number } | null };
-
-/** What a line says: one call, or two where they heard each other, once no blocking question is open. */
-export interface HeardReading {
-  readonly ok: boolean;
-  readonly calls: readonly HeardDraft[];
-  readonly questions: readonly Question[];
-}
+import type { HeardDraft, HeardReading } from './draft';
+import { type Item, isNumber, isPlain, isQuoted, itemsOf, type LineKnown } from './items';
+import { nearNames } from './near';
+import { reportOf } from './report';
+import { setMeant } from './who';
+import type { Relation, Report } from './words';
 
 const LONGEST_LINE = 400;
 const LONGEST_NOTE = 200;
 const LONGEST_WORD = 60;
-
-interface Token {
-  readonly text: string;
-  readonly start: number;
-  readonly end: number;
-  readonly quoted: boolean;
-}
-/** Who or what a name may stand for. */
-type Meaning = 'party' | 'channel' | 'station';
-type Item = { readonly start: number; readonly end: number; readonly text: string } & (
-  | { readonly is: 'name'; readonly means: ReadonlySet<Meaning>; readonly name: string }
-  | { readonly is: 'relation'; readonly relation: Relation }
-  | { readonly is: 'report'; readonly report: Report; readonly strengths?: readonly Strength[] }
-  | { readonly is: 'way'; readonly way: 'direct' | 'repeater' }
-  | { readonly is: 'time'; readonly minute: number }
-  | { readonly is: 'day'; readonly day: string }
-  | { readonly is: 'before'; readonly of: 'channel' | 'station' | 'from' | 'at' }
-  | { readonly is: 'word'; readonly quoted: boolean }
-);
 
 /**
  * Reads one call as people write it down: `Boat 1 > Clinic 5 loud`, `Clinic heard Boat 1 on Gannet Top 4 weak from Gull Point at 14:32 // windy`. Names
@@ -90,6 +34,8 @@ export function readHeardLine(text: string, known: LineKnown): HeardReading {
 }
 
 const stop = (question: Question): HeardReading => ({ ok: false, calls: [], questions: [question] });
+
+type Asked = [code: Question['code'], about: string, offers?: readonly string[], lines?: readonly string[]];
 
 class Reader {
   private readonly questions: Question[] = [];
@@ -159,20 +105,10 @@ class Reader {
     return [via, this.note].filter(Boolean).join(', ').slice(0, LONGEST_NOTE);
   }
 
-  private ask(
-    code: Question['code'],
-    about: string,
-    offers: readonly string[] = [],
-    lines: readonly string[] = [],
-  ) {
+  private ask(...[code, about, offers = [], lines = []]: Asked) {
     this.questions.push({ code, blocking: true, about, offers, lines });
   }
-  private tell(
-    code: Question['code'],
-    about: string,
-    offers: readonly string[] = [],
-    lines: readonly string[] = [],
-  ) {
+  private tell(...[code, about, offers = [], lines = []]: Asked) {
     this.questions.push({ code, blocking: false, about, offers, lines });
   }
   private instead(start: number, end: number, text: string): string {
@@ -317,7 +253,7 @@ class Reader {
     } else if (bare) this.parties.push({ name: bare, start: from.start, end, quoted: true });
     else {
       this.parties.push({ name: text, start: from.start, end, quoted: false });
-      const near = this.near(text);
+      const near = nearNames(text, this.known.roster);
       const [, words, number] = /^(.*?)\s+([1-5])$/.exec(text) ?? [];
       const offers = [...near, ...(words ? [`"${words}" ${number}`] : []), `"${text}"`];
       this.ask(
@@ -332,22 +268,6 @@ class Reader {
 
   private leftOver({ text }: Item): void {
     this.ask('heard-left-over', text);
-  }
-
-  /** Names that begin alike, or hold the words. */
-  private near(text: string): string[] {
-    const { units, people } = this.known.roster;
-    const whole = alike(text);
-    const wanted = whole.replace(/\s[1-5]$/, '');
-    const names = [...units.map(({ nickname }) => nickname), ...people.map(({ name }) => name)];
-    const near = names.filter((name) => alike(name).includes(wanted));
-    const [initial = ''] = wanted;
-    const alikeOnes = names.filter(
-      (name) =>
-        alike(name).startsWith(initial) &&
-        Math.min(slips(alike(name), whole), slips(alike(name), wanted)) <= 2,
-    );
-    return [...new Set([...near, ...alikeOnes])].slice(0, 4);
   }
 
   private needParties(): void {
@@ -414,49 +334,20 @@ class Reader {
   }
 
   private report(): Report | undefined {
-    const said = this.relation?.heard ?? null;
-    const all = this.reports.map(({ report }) => report);
-    const readabilities = all.flatMap(({ readability }) => readability ?? []);
-    const strengths = new Set(
-      this.reports.flatMap(({ report, strengths = [] }) => report.strength ?? strengths),
-    );
-    const doubtful = this.reports.find(({ strengths: of = [] }) => of.length > 1);
-    if (readabilities.length > 1) {
-      this.ask('heard-several-reports', this.reports.map(({ text }) => text).join(' '));
-      return undefined;
+    const said = reportOf(this.reports, this.relation?.heard ?? null);
+    const [, second] = this.parties;
+    if (said.is === 'report') return said.report;
+    if (said.is === 'asks') this.ask(said.code, said.about);
+    else if (said.is === 'scale') {
+      const { start, end, text } = said.item;
+      const lines = said.offers.map((offer) => this.instead(start, end, offer));
+      this.ask('heard-scale', text, said.offers, lines);
+    } else if (this.relation && second && !this.questions.some(({ code }) => code === 'heard-who')) {
+      const offers = ['5', 'nothing'];
+      const lines = offers.map((word) => this.instead(second.end, second.end, ` ${word} `));
+      this.ask('heard-or-not', '', offers, lines);
     }
-    if (doubtful) {
-      const offers = (doubtful.strengths ?? []).map(
-        (strength) => `${doubtful.report.readability} ${strength.replace('-', ' ')}`,
-      );
-      this.ask(
-        'heard-scale',
-        doubtful.text,
-        offers,
-        offers.map((offer) => this.instead(doubtful.start, doubtful.end, offer)),
-      );
-      return undefined;
-    }
-    const heards = new Set([...all.map(({ heard }) => heard), ...(said === null ? [] : [said])]);
-    if (heards.size > 1 || strengths.size > 1) {
-      this.ask('heard-contradicts', this.reports.map(({ text }) => text).join(' '));
-      return undefined;
-    }
-    const [heard] = heards;
-    if (heard === undefined) {
-      const second = this.parties[1];
-      if (this.relation && second && !this.questions.some(({ code }) => code === 'heard-who'))
-        this.ask(
-          'heard-or-not',
-          '',
-          ['5', 'nothing'],
-          ['5', 'nothing'].map((word) => this.instead(second.end, second.end, ` ${word} `)),
-        );
-      return undefined;
-    }
-    const [strength] = strengths;
-    const [readability] = readabilities;
-    return { heard, ...(readability !== undefined && { readability }), ...(strength && { strength }) };
+    return undefined;
   }
 
   private timeSaid(): HeardDraft['time'] {
@@ -497,128 +388,4 @@ class Reader {
       offers.map((offer) => this.instead(start, end, offer)),
     );
   }
-}
-
-const isQuoted = (item: Item) => item.is === 'word' && item.quoted;
-const isPlain = (item: Item | undefined) => item?.is === 'word' && !item.quoted;
-const isNumber = (item: Item | undefined) => item?.is === 'report' && /^\d+$/.test(item.text);
-
-/** What the words of a line are, the longest that is known first. */
-function itemsOf(said: string, known: LineKnown): Item[] {
-  const tokens = tokensOf(said);
-  const names = namesOf(known);
-  const longest = Math.max(3, ...[...names.keys()].map((name) => name.split(' ').length));
-  const items: Item[] = [];
-  for (let i = 0; i < tokens.length; ) {
-    let taken = 0;
-    for (let count = Math.min(longest, tokens.length - i); count > 0 && taken === 0; count--) {
-      const part = tokens.slice(i, i + count);
-      const item = part.some(({ quoted }) => quoted) ? undefined : itemOf(part, names, known);
-      if (!item) continue;
-      items.push(item);
-      taken = count;
-    }
-    const token = tokens[i];
-    if (taken === 0 && token) items.push({ ...token, is: 'word' });
-    i += Math.max(1, taken);
-  }
-  return items;
-}
-
-function tokensOf(said: string): Token[] {
-  // Arrows part words that are glued to them; a quotation mark without its other half is a word.
-  const words = /"[^"]*[^"\s][^"]*"|<->|<>|->|[→↔>"]|(?:(?!<->|<>|->|[→↔>])[^\s,;"])+/gu;
-  return [...said.matchAll(words)].map((match) => {
-    const quoted = match[0].length > 1 && match[0].startsWith('"');
-    const text = quoted ? match[0] : match[0].replace(/(?<=.)[.!]+$/, '');
-    return { text, start: match.index, end: match.index + match[0].length, quoted };
-  });
-}
-
-function namesOf({
-  channels,
-  roster,
-  stations,
-}: LineKnown): Map<string, { name: string; means: Set<Meaning> }> {
-  const names = new Map<string, { name: string; means: Set<Meaning> }>();
-  const add = (name: string, meaning: Meaning) => {
-    const key = keyOf(name);
-    if (key === '') return;
-    const there = names.get(key) ?? { name, means: new Set<Meaning>() };
-    there.means.add(meaning);
-    names.set(key, there);
-  };
-  for (const { nickname } of roster.units) add(nickname, 'party');
-  for (const { name } of roster.people) add(name, 'party');
-  for (const { name, aliases } of channels) for (const one of [name, ...aliases]) add(one, 'channel');
-  for (const { name } of stations) add(name, 'station');
-  return names;
-}
-
-/** As the words of a line come out: parted by blanks alone. */
-const keyOf = (name: string) =>
-  tokensOf(alike(name))
-    .map(({ text }) => text)
-    .join(' ');
-
-function itemOf(
-  part: readonly Token[],
-  names: ReturnType<typeof namesOf>,
-  { now }: LineKnown,
-): Item | undefined {
-  const [first] = part;
-  const last = part.at(-1);
-  if (!first || !last) return undefined;
-  const text = part.map((one) => one.text).join(' ');
-  const word = text.toLowerCase();
-  const at = { start: first.start, end: last.end, text };
-  const name = names.get(word);
-  if (name) return { ...at, is: 'name', ...name };
-  const relation = RELATIONS.get(word);
-  if (relation) return { ...at, is: 'relation', relation };
-  const report = REPORTS.get(word);
-  if (report) return { ...at, is: 'report', report };
-  const numbers = numbersOf(word);
-  if (numbers) return { ...at, is: 'report', ...numbers };
-  if (DIRECT.includes(word)) return { ...at, is: 'way', way: 'direct' };
-  if (REPEATED.includes(word)) return { ...at, is: 'way', way: 'repeater' };
-  if (word === 'on') return { ...at, is: 'before', of: 'channel' };
-  if (['via', 'through', 'over'].includes(word)) return { ...at, is: 'before', of: 'station' };
-  if (word === 'from' || word === 'at') return { ...at, is: 'before', of: word };
-  if (word === 'yesterday') return { ...at, is: 'day', day: dayBefore(now.day) };
-  if (word === 'today') return { ...at, is: 'day', day: now.day };
-  if (/^\d{4}-\d{2}-\d{2}$/.test(word) && !Number.isNaN(Date.parse(word)))
-    return { ...at, is: 'day', day: word };
-  const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(word);
-  return clock ? { ...at, is: 'time', minute: Number(clock[1]) * 60 + Number(clock[2]) } : undefined;
-}
-
-const dayBefore = (day: string) => new Date(Date.parse(day) - 86_400_000).toISOString().slice(0, 10);
-
-/** `5`, `r5`, `readability 5`; `5x9`, `5/9`, `59`, `5 by 9` with a strength. */
-function numbersOf(word: string): { report: Report; strengths?: readonly Strength[] } | undefined {
-  const one = /^(?:r|readability |readable )?([1-5])$/.exec(word)?.[1];
-  if (one) return { report: { heard: true, readability: Number(one) } };
-  const two = /^([1-5])(?:[x/]| ?by ?)?([1-9])$/.exec(word);
-  if (!two) return undefined;
-  const strengths = strengthsOf(Number(two[2]));
-  const [strength] = strengths;
-  const report = { heard: true, readability: Number(two[1]) };
-  return strengths.length === 1 && strength ? { report: { ...report, strength } } : { report, strengths };
-}
-
-/** How many letters have to be put in, taken out or changed between two words (V. Levenshtein, 1966). */
-function slips(a: string, b: string): number {
-  let row = Array.from({ length: b.length + 1 }, (_, k) => k);
-  for (const [i, letter] of [...a].entries()) {
-    const next = [i + 1];
-    for (let k = 1; k <= b.length; k++)
-      next[k] = Math.min(
-        (row[k] ?? 0) + 1,
-        (next[k - 1] ?? 0) + 1,
-        (row[k - 1] ?? 0) + Number(letter !== b[k - 1]),
-      );
-    row = next;
-  }
-  return row[b.length] ?? 0;
 }

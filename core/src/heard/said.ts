@@ -1,5 +1,6 @@
 import type { Heard } from '../model/index';
-import { type LineKnown, readHeardLine } from './line';
+import type { LineKnown } from './items';
+import { readHeardLine } from './line';
 
 /**
  * A call as a line that reads as it again: names that nothing is called by stand in quotation marks. What a line cannot say, as who wrote it and how it
