@@ -101,11 +101,13 @@ function setWords({ from, fromId, fromBy, to, toId, toBy }: LoggedCall, { nameOf
 
 function Change({ call, log, close }: { call: LoggedCall; log: LogState; close: () => void }) {
   const local = log.local(call.at);
-  const [line, setLine] = useState(() => lineOf(call, local, log.known));
+  // Its own channel stands; one that is gone is asked for.
+  const known = { ...log.known, channelId: call.channelId };
+  const [line, setLine] = useState(() => lineOf(call, local, known));
   return (
     <li className="border-b border-base-300 py-2">
       <Line
-        log={log}
+        log={{ ...log, known }}
         line={line}
         setLine={setLine}
         button="Save"
@@ -113,7 +115,14 @@ function Change({ call, log, close }: { call: LoggedCall; log: LogState; close: 
         take={async (calls) => {
           const [first] = calls;
           if (!first) return;
-          const { time, ...draft } = first;
+          const { time, fromId, toId, ...words } = first;
+          // Where the name is the same, so is the set that was meant.
+          const draft = {
+            ...words,
+            ...(words.from !== call.from && { fromId }),
+            ...(words.to !== call.to && { toId }),
+            ...(words.heard && { settled: 'open' as const }),
+          };
           const isMoved = time !== null && (time.day !== local.day || clockOf(time.minute) !== local.time);
           const moment = isMoved && time ? { at: atLocal(time.day, time.minute).toISOString() } : {};
           if (await log.change(call.id, { ...draft, ...moment }, 'The call is changed.')) close();
