@@ -28,6 +28,17 @@ interface AtGate {
   readonly comes: string;
 }
 
+/** What is most likely not as it is written, where the log and the computed answer differ; `open` where the log does not tell one from the other. */
+export type LikelyDatum =
+  | 'from-set'
+  | 'to-set'
+  | 'station'
+  | 'right'
+  | 'condition'
+  | 'reach'
+  | 'moment'
+  | 'open';
+
 /** What is said of a call between two sets. */
 export type AirFinding =
   | ({ readonly code: 'call-stops' } & AtGate)
@@ -43,15 +54,7 @@ export type AirFinding =
       readonly says: 'heard' | 'not-heard' | 'sometimes';
       /** How many calls say so. */
       readonly calls: number;
-      readonly likely:
-        | 'from-set'
-        | 'to-set'
-        | 'station'
-        | 'right'
-        | 'condition'
-        | 'reach'
-        | 'moment'
-        | 'open';
+      readonly likely: LikelyDatum;
       readonly gate: HearGate | null;
       readonly at: Side | null;
       readonly needs: string;

@@ -1,5 +1,5 @@
 import { type Between, type Hearing, hearsDirect, hearsOn, hearsThrough, type SetOnAir } from '../air/index';
-import type { Finding } from '../findings/index';
+import type { Finding, LikelyDatum } from '../findings/index';
 import type { HeardPair } from './pairs';
 
 /** The sets of one channel as they are known to be, and what stands between them. */
@@ -7,17 +7,6 @@ export interface ChannelAsHeld {
   readonly sets: readonly { readonly unitId: string; readonly set: SetOnAir }[];
   readonly repeaters: readonly Between[];
 }
-
-/** What is most likely not as it is written, where the log and the computed answer differ; `open` where the log does not tell one from the other. */
-export type LikelyDatum =
-  | 'from-set'
-  | 'to-set'
-  | 'station'
-  | 'right'
-  | 'condition'
-  | 'reach'
-  | 'moment'
-  | 'open';
 
 /** A pair of which the log says something else than what its sets are known to hold. */
 export interface HeardOtherwise {
@@ -52,6 +41,14 @@ export function heardOtherwise(pairs: readonly HeardPair[], channel: ChannelAsHe
       return [{ pair, computed, likely: likelyOf(pair, pairs) }];
     return [];
   });
+}
+
+/** How many pairs can be held against what is computed: calls of them count in full, and nothing of their way is unknown. */
+export function compared(pairs: readonly HeardPair[], channel: ChannelAsHeld): number {
+  return pairs.filter((pair) => {
+    const computed = computedOf(pair, channel)?.hears;
+    return pair.hears !== 'old' && pair.hears !== 'aside' && (computed === true || computed === false);
+  }).length;
 }
 
 /**

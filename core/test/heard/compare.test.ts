@@ -1,5 +1,6 @@
 import type { Between, SetOnAir } from '@umbrex/core/air';
 import {
+  compared,
   computedOf,
   faredOn,
   heardOtherwise,
@@ -260,6 +261,16 @@ describe('the log beside what is computed', () => {
           expect(otherwiseFinding(first, (id) => id)).toMatchObject({ from: wrong.fromId, calls: 1 });
       }),
     );
+  });
+});
+
+describe('how much can be compared', () => {
+  it('is what counts in full of sets of which enough is known', () => {
+    const on = channel({ A: set(), B: set(), C: set('off', 'off', { place: 'unknown' }) });
+    expect(compared(pairsOf([call('A', 'B'), call('C', 'B'), deaf('B', 'A')]), on)).toBe(2);
+    expect(compared(pairsOf([call('A', 'B')], { B: '2026-12-01' }), on)).toBe(0);
+    expect(compared(pairsOf([deaf('A', 'B', { settled: 'reach' })]), on)).toBe(0);
+    expect(compared([], on)).toBe(0);
   });
 });
 

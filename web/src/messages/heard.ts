@@ -1,4 +1,5 @@
-import type { HeardDraft, HeardPair, LikelyDatum, LoggedCall, Weighs } from '@umbrex/core/heard';
+import type { LikelyDatum } from '@umbrex/core/findings';
+import type { HeardDraft, HeardPair, LoggedCall, Weighs } from '@umbrex/core/heard';
 import type { Heard } from '@umbrex/core/model';
 
 /** How strong a call came. */

@@ -1,14 +1,21 @@
-import { type HeardOtherwise, notBrokenFinding, otherwiseFinding } from '@umbrex/core/heard';
+import { compared, type HeardOtherwise, notBrokenFinding, otherwiseFinding } from '@umbrex/core/heard';
 import { FindingItem } from '../../components/FindingItem';
 import { DATUM_WORDS } from '../../messages/heard';
+import { counted } from '../../messages/labels';
 import type { LogState } from './useLogDesk';
 
 /** Where log and computed answer differ, with what settles it; and the sets that need not be broken. */
 export function Differs({ log }: { log: LogState }) {
   const { otherwise, broken, nameOf, view } = log;
+  const count = compared(log.pairs, log.channel);
+  if (log.pairs.length === 0) return null;
   if (otherwise.length === 0 && broken.length === 0)
-    return log.pairs.length === 0 ? null : (
-      <p className="muted">What was heard on this channel and what the sets are known to hold agree.</p>
+    return (
+      <p className="muted">
+        {count === 0
+          ? 'Nothing can be held against the other yet: the calls are older than a load, or nobody knows what the sets hold.'
+          : `Of ${counted(log.pairs.length, 'pair')} ${count} can be compared: what was heard and what the sets are known to hold agree.`}
+      </p>
     );
   const base = `/plans/${view.planId}`;
   return (
