@@ -40,7 +40,7 @@ const USAGE = `usage:
 JSON on standard output. Exit 0: fine, 1: findings or questions that stop, 2: this text.`;
 
 /** Runs one command. @throws UsageError for words it does not know */
-export function run(words: readonly string[]): Outcome {
+function run(words: readonly string[]): Outcome {
   const [command, subject, ...rest] = words;
   if (command === 'rules') return rules(words.slice(1));
   if (command === undefined || subject === undefined) throw new UsageError();
@@ -86,14 +86,27 @@ function onlySubject(subject: string, rest: readonly string[]): string {
   return subject;
 }
 
-if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
+/** What a run of the command line says, and the code it ends with: 0 fine, 1 findings or questions, 2 words it does not know. */
+export interface Said {
+  readonly exit: 0 | 1 | 2;
+  readonly out: string;
+  readonly err: string;
+}
+
+/** Runs one command as a user gives it, up to what stands on the screen afterwards. */
+export function said(words: readonly string[]): Said {
   try {
-    const { json, ok } = run(process.argv.slice(2));
-    process.stdout.write(`${JSON.stringify(json, null, 2)}\n`);
-    process.exitCode = ok ? 0 : 1;
+    const { json, ok } = run(words);
+    return { exit: ok ? 0 : 1, out: `${JSON.stringify(json, null, 2)}\n`, err: '' };
   } catch (error) {
     if (!(error instanceof UsageError)) throw error;
-    process.stderr.write(`${USAGE}\n`);
-    process.exitCode = 2;
+    return { exit: 2, out: '', err: `${USAGE}\n` };
   }
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
+  const { exit, out, err } = said(process.argv.slice(2));
+  process.stdout.write(out);
+  process.stderr.write(err);
+  process.exitCode = exit;
 }

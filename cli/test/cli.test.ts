@@ -6,12 +6,19 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 
 import { KEYED, PROVABLE } from '../../core/test/support/devices';
+import { said } from '../src/main';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 const plan = join(root, 'demo/ostrel-plan.json');
 
-/** Runs the command line as a user does and gives its exit code and JSON. */
+/** What the command line says to some words: its exit code, its JSON, and what it complains of. */
 function umbrex(...words: string[]) {
+  const { exit, out, err } = said(words);
+  return { exit, json: out ? JSON.parse(out) : undefined, err };
+}
+
+/** The same as a user runs it, in a process of its own. */
+function started(...words: string[]) {
   const run = spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/main.ts', ...words], {
     cwd: root,
     encoding: 'utf8',
@@ -20,6 +27,15 @@ function umbrex(...words: string[]) {
 }
 
 describe('umbrex', () => {
+  it.each([
+    ['fine', ['tone', 'D023I'], 0],
+    ['asking', ['tone', '82.5 MHz'], 1],
+    ['words it does not know', ['tune', 'x'], 2],
+  ])('says and ends the same in a process of its own: %s', (_, words, exit) => {
+    const alone = started(...words);
+    expect(alone.exit).toBe(exit);
+    expect(alone).toEqual(umbrex(...words));
+  });
   it('reads a tone and its partner', () =>
     expect(umbrex('tone', 'D023I')).toMatchObject({
       exit: 0,
