@@ -1,9 +1,12 @@
 // @ts-check
+
+import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import AstroPWA from '@vite-pwa/astro';
 import { defineConfig } from 'astro/config';
+import { packAssets } from './assets.mjs';
 
 export default defineConfig({
   output: 'server',
@@ -20,6 +23,10 @@ export default defineConfig({
       injectManifest: { injectionPoint: undefined },
       devOptions: { enabled: false },
     }),
+    {
+      name: 'packed-assets',
+      hooks: { 'astro:build:done': ({ dir }) => packAssets(fileURLToPath(new URL('_astro', dir))) },
+    },
   ],
   server: { host: '127.0.0.1' },
   devToolbar: { enabled: false },

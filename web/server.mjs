@@ -1,4 +1,6 @@
 import { randomBytes } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+import { withAssets } from './assets.mjs';
 import { compressed } from './compressed.mjs';
 
 // Production start: serve, and stop cleanly on SIGTERM or SIGINT.
@@ -14,7 +16,7 @@ if (isMadeUp && process.env.LOG_LEVEL !== 'silent')
 
 const [handle] = server.server.listeners('request');
 server.server.removeAllListeners('request');
-const answer = compressed(handle);
+const answer = withAssets(fileURLToPath(new URL('./dist/client', import.meta.url)), compressed(handle));
 server.server.on('request', (request, response) => {
   // Browsers speak the newer protocol; what speaks this one passes requests on for somebody else.
   if (request.httpVersion === '1.0') request.headers['x-umbrex-http10'] = '1';

@@ -17,6 +17,7 @@ const { historyView } = await import('../src/server/views/history');
 const { listView } = await import('../src/server/views/list');
 const { mendView } = await import('../src/server/views/mend');
 const { netsView, peopleView, teamView } = await import('../src/server/views/people');
+const { referenceView } = await import('../src/server/views/reference');
 const { sheetView } = await import('../src/server/views/sheet');
 const { mapView, stationsView } = await import('../src/server/views/stations');
 const { todayView } = await import('../src/server/views/today');
@@ -272,4 +273,48 @@ describe('where somebody may send', () => {
     const after = (await listThings(db, 'unit', workspace.id)).find(({ value }) => value.id === unit.id);
     expect(after?.value.holds).toEqual(holds);
   });
+});
+
+describe('what is looked up', () => {
+  const lookUp = async (asked: string) => referenceView(await deskOf('member'), asked);
+  it.each([
+    // Numbers 1 to 38: common practice. Partners: the same 23 bits begun at another one and turned round (TIA-603 lists them).
+    ['67.0', { tones: [{ tone: '67.0', number: '1', partner: '', word: '' }] }],
+    ['88.5', { tones: [{ tone: '88.5', number: '8' }] }],
+    ['D023I', { tone: { tone: 'D023I', alike: ['D047N'] } }],
+    ['82.5 MHz', { tone: undefined, questions: [{ offers: ['82.5'] }] }],
+    [
+      'nothing of the kind',
+      { tone: undefined, questions: [], tones: [], services: [], counties: { total: 0 } },
+    ],
+    // County of Lake in Ohio: 39 and 085 (FIPS 6-4); the whole of it has a 0 before (47 CFR 11.31).
+    ['lake, ohio', { counties: { areas: [{ code: '039085', county: 'Lake', state: 'Ohio' }], total: 1 } }],
+  ])('%s', async (asked, found) => expect(await lookUp(asked)).toMatchObject(found));
+  it('a frequency finds the channels that are there, on receive and on the input', async () => {
+    const { services } = await lookUp('462.675');
+    expect(services.flatMap(({ channels }) => channels.map(({ receiveHz }) => receiveHz))).toContain(
+      462_675_000,
+    );
+  });
+  it('without a word there is all but the counties; kinds are those that somebody holds', async () => {
+    const desk = await deskOf('coordinator');
+    const { services, tones, counties, devices } = await referenceView(desk, '  ');
+    // Tones of TIA-603 and of common practice; how many each list has stands beside it in the facts.
+    expect([services.length > 8, tones.length, counties.total]).toEqual([true, 50 + 104, 0]);
+    expect(devices.length).toBe(new Set(desk.units.map(({ unit }) => unit.descriptionId)).size);
+    expect(tones.every(({ called }) => called.length === devices.length)).toBe(true);
+  });
+  it.each([
+    '%',
+    '<script>',
+    '\u202e',
+    '((((',
+    'd'.repeat(5000),
+    '-1',
+    '1e308 MHz',
+    'constructor',
+    '__proto__',
+  ])('hostile words find nothing and break nothing: %#', async (asked) =>
+    expect((await lookUp(asked)).query.length).toBeLessThanOrEqual(60),
+  );
 });

@@ -1,7 +1,7 @@
-import { SERVICES } from '@umbrex/core/facts';
+import { SERVICE_TITLES } from '@umbrex/core/facts';
 
 const SERVICE_NAMES: Readonly<Record<string, string>> = {
-  ...Object.fromEntries(Object.values(SERVICES).map(({ id, title }) => [id, title])),
+  ...SERVICE_TITLES,
   gmrs: 'GMRS',
   frs: 'FRS',
   murs: 'MURS',

@@ -30,7 +30,6 @@ const ROWS: readonly (readonly [string, number, string, boolean])[] = [
 /** The table of the air band: listened to only. */
 export const AIRBAND: ServiceTable = {
   id: 'airband',
-  title: 'Air band',
   country: 'US',
   citation: '47 CFR 87.173',
   powerCitation: '47 CFR 87.131',

@@ -35,7 +35,6 @@ const calling = (number: string, hz: number, name: string) => ({
 export const AMATEUR_2M: ServiceTable = {
   ...COMMON,
   id: 'amateur-2m',
-  title: 'Amateur, 2 metres',
   usualShiftHz: 600_000,
   channels: [calling('146.52', 146_520_000, '2 m calling')],
   // Repeater outputs and the way to their inputs, by sub-band
@@ -54,7 +53,6 @@ export const AMATEUR_2M: ServiceTable = {
 export const AMATEUR_70CM: ServiceTable = {
   ...COMMON,
   id: 'amateur-70cm',
-  title: 'Amateur, 70 centimetres',
   usualShiftHz: 5_000_000,
   channels: [calling('446', 446_000_000, '70 cm calling')],
   bands: [
@@ -69,7 +67,6 @@ export const AMATEUR_70CM: ServiceTable = {
 export const AMATEUR_10M: ServiceTable = {
   ...COMMON,
   id: 'amateur-10m',
-  title: 'Amateur, 10 metres',
   usualShiftHz: 100_000,
   channels: [calling('29.6', 29_600_000, '10 m FM calling')],
   bands: [
@@ -83,7 +80,6 @@ export const AMATEUR_10M: ServiceTable = {
 export const AMATEUR_6M: ServiceTable = {
   ...COMMON,
   id: 'amateur-6m',
-  title: 'Amateur, 6 metres',
   usualShiftHz: 500_000,
   channels: [calling('52.525', 52_525_000, '6 m FM calling')],
   bands: [
@@ -102,7 +98,6 @@ export const AMATEUR_6M: ServiceTable = {
 export const AMATEUR_125CM: ServiceTable = {
   ...COMMON,
   id: 'amateur-125cm',
-  title: 'Amateur, 1.25 metres',
   usualShiftHz: 1_600_000,
   channels: [calling('223.5', 223_500_000, '1.25 m calling')],
   bands: [
@@ -116,7 +111,6 @@ export const AMATEUR_125CM: ServiceTable = {
 export const AMATEUR_33CM: ServiceTable = {
   ...COMMON,
   id: 'amateur-33cm',
-  title: 'Amateur, 33 centimetres',
   usualShiftHz: 25_000_000,
   channels: [calling('927.5', 927_500_000, '33 cm calling')],
   bands: [
@@ -129,7 +123,6 @@ export const AMATEUR_33CM: ServiceTable = {
 export const AMATEUR_23CM: ServiceTable = {
   ...COMMON,
   id: 'amateur-23cm',
-  title: 'Amateur, 23 centimetres',
   usualShiftHz: 12_000_000,
   channels: [calling('1294.5', 1_294_500_000, '23 cm calling')],
   bands: [

@@ -19,7 +19,6 @@ export const PART_90 = {
 
 export const BUSINESS: ServiceTable = {
   id: 'business',
-  title: 'Business radio',
   country: 'US',
   citation: '47 CFR 90.35',
   ...PART_90,

@@ -18,7 +18,6 @@ const EMERGENCY = 9;
 /** The table of the citizens band at 27 MHz. */
 export const CB_US: ServiceTable = {
   id: 'cb-us',
-  title: 'CB, 27 MHz',
   country: 'US',
   citation: '47 CFR 95.963',
   powerCitation: '47 CFR 95.967',

@@ -32,7 +32,6 @@ const ROWS: readonly (readonly [number, number, number])[] = [
 /** The table of the Family Radio Service. */
 export const FRS: ServiceTable = {
   id: 'frs',
-  title: 'Family Radio Service',
   country: 'US',
   citation: '47 CFR 95.563',
   powerCitation: '47 CFR 95.567',

@@ -45,7 +45,6 @@ const direct = (n: number, hz: number) => ({
 /** The table of the General Mobile Radio Service. */
 export const GMRS: ServiceTable = {
   id: 'gmrs',
-  title: 'General Mobile Radio Service',
   country: 'US',
   citation: '47 CFR 95.1763',
   powerCitation: '47 CFR 95.1767',

@@ -21,7 +21,6 @@ const BANDS: readonly BandRow[] = [
 /** The table of FM channels at 2 metres, IARU Region 1. */
 export const IARU_R1_2M: ServiceTable = {
   id: 'iaru-r1-2m',
-  title: 'Amateur, 2 metres, IARU Region 1',
   ...REGION_1,
   usualShiftHz: 600_000,
   bands: bandsOf(BANDS),

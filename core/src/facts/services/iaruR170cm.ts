@@ -17,7 +17,6 @@ const BANDS: readonly BandRow[] = [
 /** The table of the 70 cm band, IARU Region 1. */
 export const IARU_R1_70CM: ServiceTable = {
   id: 'iaru-r1-70cm',
-  title: 'Amateur, 70 centimetres, IARU Region 1',
   ...REGION_1,
   channels: [
     {

@@ -21,17 +21,13 @@ import { MARINE_AU, MARINE_EU } from './marineAppendix18';
 import { MURS } from './murs';
 import { PMR446 } from './pmr446';
 import { RAIL_US } from './railUs';
-import {
-  type Service,
-  type ServiceChannel,
-  type ServiceId,
-  ServiceSchema,
-  type ServiceTable,
-} from './service';
+import { type Service, type ServiceChannel, ServiceSchema, type ServiceTable } from './service';
+import { SERVICE_TITLES, type ServiceId } from './titles';
 import { UHF_CB_AU } from './uhfCbAu';
 import { WEATHER } from './weather';
 
 export * from './service';
+export * from './titles';
 export { WEATHER_NUMBERS } from './weather';
 
 const TABLES: Readonly<Record<ServiceId, ServiceTable>> = {
@@ -63,7 +59,10 @@ const TABLES: Readonly<Record<ServiceId, ServiceTable>> = {
 
 /** Every service table that ships, by id. */
 export const SERVICES = Object.fromEntries(
-  Object.entries(TABLES).map(([id, table]) => [id, ServiceSchema.parse(table)]),
+  Object.entries(TABLES).map(([id, table]) => [
+    id,
+    ServiceSchema.parse({ ...table, title: SERVICE_TITLES[id as ServiceId] }),
+  ]),
 ) as Readonly<Record<ServiceId, Service>>;
 
 /** The services of a country, in the order of the tables. */

@@ -85,7 +85,6 @@ const LATER_TONE = /^VTAC3[3-8]$/;
 /** The table of interoperability channels. */
 export const INTEROP: ServiceTable = {
   id: 'interop',
-  title: 'US interoperability channels',
   country: 'US',
   citation: 'National Interoperability Field Operations Guide',
   powerCitation: 'National Interoperability Field Operations Guide',

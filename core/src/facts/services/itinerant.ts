@@ -30,7 +30,6 @@ const ROWS: readonly (readonly [string, number, string | null, number])[] = [
 /** The table of itinerant and shared business frequencies. */
 export const ITINERANT: ServiceTable = {
   id: 'itinerant',
-  title: 'Business, itinerant and shared',
   country: 'US',
   citation: '47 CFR 90.35(b)(3)',
   ...PART_90,

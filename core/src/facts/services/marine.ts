@@ -85,7 +85,6 @@ const LISTEN: readonly string[] = ['15'];
 /** The table of marine VHF. */
 export const MARINE: ServiceTable = {
   id: 'marine',
-  title: 'Marine VHF',
   country: 'US',
   citation: '47 CFR 80.373',
   powerCitation: '47 CFR 80.215',

@@ -69,7 +69,6 @@ const APPENDIX_18 = {
 export const MARINE_EU: ServiceTable = {
   ...APPENDIX_18,
   id: 'marine-eu',
-  title: 'Marine VHF, international',
   country: 'EU',
   licenceCitation: 'ITU Radio Regulations, article 18, and the national ship licence',
   certificationCitation: 'Directive 2014/53/EU',
@@ -79,7 +78,6 @@ export const MARINE_EU: ServiceTable = {
 export const MARINE_AU: ServiceTable = {
   ...APPENDIX_18,
   id: 'marine-au',
-  title: 'Marine VHF, Australia',
   country: 'AU',
   licenceCitation: 'Radiocommunications (Maritime Ship Station - 27 MHz and VHF) Class Licence 2015',
   certificationCitation: 'Radiocommunications (Maritime Ship Station - 27 MHz and VHF) Class Licence 2015',

@@ -15,7 +15,6 @@ const ROWS: readonly (readonly [number, number, number, string[]])[] = [
 /** The table of the Multi-Use Radio Service. */
 export const MURS: ServiceTable = {
   id: 'murs',
-  title: 'Multi-Use Radio Service',
   country: 'US',
   citation: '47 CFR 95.2763',
   powerCitation: '47 CFR 95.2767',

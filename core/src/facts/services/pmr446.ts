@@ -6,7 +6,6 @@ import type { ServiceTable } from './service';
  */
 export const PMR446: ServiceTable = {
   id: 'pmr446',
-  title: 'PMR446',
   country: 'EU',
   citation: 'ECC/DEC/(15)05',
   powerCitation: 'ECC/DEC/(15)05',

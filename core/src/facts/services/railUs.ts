@@ -19,7 +19,6 @@ const ROWS = [
 /** The table of railroad channels: nobody but railroads transmits there. */
 export const RAIL_US: ServiceTable = {
   id: 'rail-us',
-  title: 'Railroad',
   country: 'US',
   citation: 'AAR channel plan',
   powerCitation: '47 CFR 90.205',

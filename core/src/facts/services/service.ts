@@ -101,35 +101,5 @@ export const ServiceSchema = z.strictObject({
   usualShiftHz: z.number().int().min(0).default(0),
 });
 export type Service = z.infer<typeof ServiceSchema>;
-/** What a table file writes: the usual values left out. */
-export type ServiceTable = z.input<typeof ServiceSchema>;
-
-/** The services that come with the application. */
-export const SERVICE_IDS = [
-  'gmrs',
-  'frs',
-  'murs',
-  'weather',
-  'business',
-  'marine',
-  'airband',
-  'interop',
-  'amateur-2m',
-  'amateur-70cm',
-  'amateur-10m',
-  'amateur-6m',
-  'amateur-125cm',
-  'amateur-33cm',
-  'amateur-23cm',
-  'cb-us',
-  'pmr446',
-  'uhf-cb-au',
-  'iaru-r1-2m',
-  'iaru-r1-70cm',
-  'marine-eu',
-  'marine-au',
-  'itinerant',
-  'rail-us',
-] as const;
-/** One of them, by its id. */
-export type ServiceId = (typeof SERVICE_IDS)[number];
+/** What a table file writes: the usual values left out, and its name, which stands with the others. */
+export type ServiceTable = Omit<z.input<typeof ServiceSchema>, 'title'>;

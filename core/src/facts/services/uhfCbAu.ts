@@ -24,7 +24,6 @@ const rest = (n: number) => ({
 /** The table of the Australian UHF citizen band. */
 export const UHF_CB_AU: ServiceTable = {
   id: 'uhf-cb-au',
-  title: 'UHF CB, Australia',
   country: 'AU',
   citation: 'Radiocommunications (Citizen Band Radio Stations) Class Licence 2015',
   powerCitation: 'Radiocommunications (Citizen Band Radio Stations) Class Licence 2015',

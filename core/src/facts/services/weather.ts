@@ -31,7 +31,6 @@ const HEARD = { transmitHz: null, maxPowerW: null, powerBasis: null, bandwidthHz
 /** The table of weather transmitters. */
 export const WEATHER: ServiceTable = {
   id: 'weather',
-  title: 'Weather broadcasts',
   country: 'US',
   citation: 'NOAA Weather Radio frequency list',
   powerCitation: 'NOAA Weather Radio frequency list',

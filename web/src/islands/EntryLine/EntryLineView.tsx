@@ -1,15 +1,15 @@
-import { SERVICES } from '@umbrex/core/facts';
+import { SERVICE_TITLES } from '@umbrex/core/facts';
 import type { Question } from '@umbrex/core/findings';
 import { mhzText } from '@umbrex/core/units';
-import { lazy, Suspense } from 'react';
 import { Offers } from '../../components/Offers';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { STATE_TEXT } from '../../messages/channelState';
 import { questionText } from '../../messages/questions';
+import { later } from '../../ui/later';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
 
 /** Asked for when somebody pastes a whole listing. */
-const PasteDialog = lazy(() => import('./PasteDialog').then((part) => ({ default: part.PasteDialog })));
+const PasteDialog = later(() => import('./PasteDialog').then((part) => part.PasteDialog), { fetch: 'asked' });
 
 type Props = ReturnType<typeof useEntryLine> & { groups: readonly EntryGroup[] };
 
@@ -89,15 +89,13 @@ export function EntryLineView(props: Props) {
         )}
       </form>
       {props.pasted !== null && (
-        <Suspense fallback={null}>
-          <PasteDialog
-            text={props.pasted}
-            planId={props.planId}
-            country={props.country}
-            groups={props.groups}
-            close={props.closePaste}
-          />
-        </Suspense>
+        <PasteDialog
+          text={props.pasted}
+          planId={props.planId}
+          country={props.country}
+          groups={props.groups}
+          close={props.closePaste}
+        />
       )}
     </>
   );
@@ -114,7 +112,7 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
           <div className="min-w-36">
             <p className="font-semibold">{channel.name}</p>
             <p className="muted text-sm">
-              {channel.service === 'other' ? 'no service known here' : SERVICES[channel.service].title},{' '}
+              {channel.service === 'other' ? 'no service known here' : SERVICE_TITLES[channel.service]},{' '}
               {mhzText(channel.receiveHz)} MHz, {channel.mode}
               {channel.bandwidth === 'unknown' ? '' : `, ${channel.bandwidth}`}
               {channel.state === 'on-air' ? '' : `, ${STATE_TEXT[channel.state]}`}

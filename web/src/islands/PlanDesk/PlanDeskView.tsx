@@ -15,14 +15,24 @@ import { TakeInFile } from '../../components/TakeInFile';
 import { counted } from '../../messages/labels';
 import { Drawer } from '../../ui/Drawer';
 import { Empty } from '../../ui/Empty';
+import { later } from '../../ui/later';
 import { useRows } from '../../ui/rows';
 import { address } from '../desk/api';
 import { savePlanHead } from '../desk/deskStore';
-import { TableFiles } from '../TableImport/TableFiles';
-import { ChannelDrawer } from './ChannelDrawer';
 import { ChannelRow } from './ChannelRow';
-import { PlanForm } from './PlanForm';
 import type { usePlanDesk } from './usePlanDesk';
+
+/** All that can be said of a channel and of the plan: the list of channels does not wait for it. */
+const ChannelDrawer = later(() => import('./ChannelDrawer').then((part) => part.ChannelDrawer), {
+  fetch: 'soon',
+});
+const TableFiles = later(
+  () => import('../TableImport/TableFiles').then((part) => part.TableFiles<'channel'>),
+  {
+    fetch: 'soon',
+  },
+);
+const PlanForm = later(() => import('./PlanForm').then((part) => part.PlanForm), { fetch: 'soon' });
 
 const KIND_WORD = { repeater: 'repeater', direct: 'direct', listen: 'listen only' } as const;
 const rowOf = (id: string) => `open-${id}`;

@@ -1,10 +1,13 @@
 import { THINGS } from '@umbrex/core/fields';
 import { useState } from 'react';
 import type { TableKind } from '../../contract/tables';
+import { later } from '../../ui/later';
 import { address } from '../desk/ask';
 import { TakeOut } from '../desk/TakeOut';
-import { TableImport } from './TableImport';
 import type { ImportProps } from './useTableImport';
+
+/** Reads tables of every form; wanted once in a while. */
+const TableImport = later(() => import('./TableImport').then((part) => part.TableImport), { fetch: 'asked' });
 
 /** Things as a table, in and out: for spreadsheets and other programs. For those who may edit. */
 export function TableFiles<K extends TableKind>(props: Omit<ImportProps<K>, 'close'>) {

@@ -1,9 +1,12 @@
 import { useStore } from '@nanostores/react';
-import { changesBetween } from '@umbrex/core/fields';
 import { useEffect, useRef } from 'react';
 import { guarded } from '../../ui/guarded';
+import { later } from '../../ui/later';
 import { failureText } from './api';
 import { $conflict, $notice, $settled } from './deskStore';
+
+/** What every field is called and says: seldom wanted, and never without the server. */
+const Differences = later(() => import('./Differences').then((part) => part.Differences), { fetch: 'asked' });
 
 /** Somebody saved the same thing meanwhile: both versions, field by field, and the choice. */
 function ConflictDialogIsland() {
@@ -37,26 +40,7 @@ function ConflictDialogIsland() {
       {theirs ? (
         <>
           <p className="mt-1">Somebody saved “{name}” after you opened it. Nothing of yours is saved yet.</p>
-          <table className="mt-3 w-full table-fixed text-left [overflow-wrap:anywhere]">
-            <thead>
-              <tr className="muted">
-                <th className="w-1/4 py-1 font-normal">Field</th>
-                <th className="font-normal">Now saved</th>
-                <th className="font-normal">Yours</th>
-              </tr>
-            </thead>
-            <tbody>
-              {changesBetween(kind, theirs, mine, names).map(({ title, before, after }) => (
-                <tr key={title} className="border-t border-base-300 align-top">
-                  <th scope="row" className="py-1 font-semibold first-letter:uppercase">
-                    {title}
-                  </th>
-                  <td className="pr-3">{before}</td>
-                  <td>{after}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <Differences kind={kind} mine={mine} theirs={theirs} names={names} />
         </>
       ) : (
         <p className="mt-1">“{name}” was deleted by somebody else, so it cannot be saved.</p>
