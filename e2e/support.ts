@@ -109,7 +109,8 @@ export const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
 
 /** What axe-core finds on the page as it is (WCAG 2.2 AA and good practice). */
 export async function axeFindings(page: Page, rules = ALL_RULES): Promise<string[]> {
-  await page.evaluate(axeSource);
+  // A page that has it already need not read it again.
+  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(axeSource);
   const results = await page.evaluate(
     (runOnly) => (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(document, { runOnly }),
     rules,

@@ -1,4 +1,11 @@
-import { type ComponentType, createElement, lazy, type ReactNode, Suspense } from 'react';
+import {
+  type ComponentType,
+  createElement,
+  lazy,
+  type ReactNode,
+  Suspense,
+  useSyncExternalStore,
+} from 'react';
 
 interface When {
   /** Stands there until the part has come. */
@@ -26,8 +33,21 @@ export function later<P extends object>(
   };
   if (fetch === 'soon' && typeof window !== 'undefined') whenAtRest(once);
   const Part = lazy(once);
-  return (props) => <Suspense fallback={meanwhile}>{createElement(Part, props as never)}</Suspense>;
+  return (props) => <Alive meanwhile={meanwhile}>{createElement(Part, props as never)}</Alive>;
 }
+
+/**
+ * What stands only in a page that is alive, never in one that the server sends: what React sends after such a page, to put a part into it, is
+ * a script that the content policy forbids.
+ */
+function Alive({ meanwhile, children }: { meanwhile: ReactNode; children: ReactNode }) {
+  const isAlive = useSyncExternalStore(unchanging, isInBrowser, isOnServer);
+  return isAlive ? <Suspense fallback={meanwhile}>{children}</Suspense> : meanwhile;
+}
+
+const unchanging = () => () => undefined;
+const isInBrowser = () => true;
+const isOnServer = () => false;
 
 /** Once the page has loaded and the browser has nothing to do. */
 function whenAtRest(work: () => unknown): void {

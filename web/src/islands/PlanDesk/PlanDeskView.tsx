@@ -32,7 +32,11 @@ const TableFiles = later(
     fetch: 'soon',
   },
 );
-const PlanForm = later(() => import('./PlanForm').then((part) => part.PlanForm), { fetch: 'soon' });
+const PlanForm = later(() => import('./PlanForm').then((part) => part.PlanForm), {
+  fetch: 'soon',
+  // As much room as it takes while its parts are shut.
+  meanwhile: <div className="h-[36rem]" />,
+});
 
 const KIND_WORD = { repeater: 'repeater', direct: 'direct', listen: 'listen only' } as const;
 const rowOf = (id: string) => `open-${id}`;
