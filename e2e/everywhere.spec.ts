@@ -87,8 +87,14 @@ test('axe finds nothing on any view in either theme, and at 390 px nothing runs 
     await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'chart'));
     // Colours of buttons change over a moment, on a busy machine a longer one.
     await page.evaluate(async () => {
-      await new Promise(requestAnimationFrame);
-      await Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined)));
+      // What turns for ever has no end to wait for, and a page at rest may draw no frame.
+      const atMost = (ms: number, what: Promise<unknown>) =>
+        Promise.race([what, new Promise((done) => setTimeout(done, ms))]);
+      await atMost(500, new Promise(requestAnimationFrame));
+      const ending = document
+        .getAnimations()
+        .filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime));
+      await atMost(5000, Promise.all(ending.map(({ finished }) => finished.catch(() => undefined))));
     });
     const chart = await axeFindings(page, COLOUR_RULES);
     await page.setViewportSize({ width: 390, height: 844 });
