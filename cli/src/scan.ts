@@ -1,6 +1,6 @@
 import type { Finding } from '@umbrex/core/findings';
 import { readDescription, readPlan } from '@umbrex/core/formats';
-import { scanOfPlan } from '@umbrex/core/scanned';
+import { MOST_CALL_S, scanOfPlan } from '@umbrex/core/scanned';
 import { type Outcome, parseOptions, readFile, UsageError } from './read';
 
 /** How long a round of a scanning set takes with a plan, and the chance to miss one call of a length on each channel. */
@@ -23,6 +23,3 @@ export function scan(path: string, words: readonly string[]): Outcome {
   const channels = found.channels.map(({ name, place }) => ({ name, missChance: place?.missChance ?? null }));
   return { ok: true, json: { ok: true, roundMs: found.roundMs, channels } };
 }
-
-/** An hour: no call is longer. */
-const MOST_CALL_S = 3600;

@@ -21,6 +21,9 @@ import {
   type Wish,
 } from './procedure/index';
 
+/** An hour: no call is longer, in seconds. */
+export const MOST_CALL_S = 3600;
+
 /** What a scan makes of one channel of a plan: its place, and the chance to miss a call there; `null` where the set does not scan it. */
 export interface ChannelScanned {
   readonly channelId: string;

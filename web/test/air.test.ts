@@ -119,15 +119,34 @@ describe('what else is known of a way to meet', () => {
 
 describe('the view of what a scan misses', () => {
   it('shows the kinds of the fleet that scan, the commonest first, and each channel of one', () => {
-    const view = scanView(desk, null, 3);
+    const view = scanView(desk, null, null);
     expect(view.kinds.length).toBeGreaterThan(3);
     expect(view.kinds.map(({ sets }) => sets)).toEqual(
       view.kinds.map(({ sets }) => sets).toSorted((a, b) => b - a),
     );
-    const { scanned, notScanned } = scanView(desk, 'bank-scanner', 1);
+    const { scanned, notScanned } = scanView(desk, 'bank-scanner', '1');
     expect(scanned.length + notScanned.length).toBe(desk.state.plan.channels.length);
-    expect(scanView(desk, 'nothing', 3).kind).toEqual(view.kind);
-    expect(scanView({ ...desk, units: [] }, null, 3).kind).toBeNull();
+    expect(scanView(desk, 'nothing', '3').kind).toEqual(view.kind);
+    expect(scanView({ ...desk, units: [] }, null, '3').kind).toBeNull();
+  });
+  it.each([
+    [null, 3, []],
+    ['0.5', 0.5, []],
+    ['3600', 3600, []],
+    ['3601', 3, ['call']],
+    ['0', 3, ['call']],
+    ['-2', 3, ['call']],
+    ['', 3, ['call']],
+    ['2,5', 3, ['call']],
+    ['three', 3, ['call']],
+    ['NaN', 3, ['call']],
+    ['Infinity', 3, ['call']],
+  ])('says of a length that cannot be read that it is not what stands there: %j', (call, callS, unread) =>
+    expect(scanView(desk, null, call)).toMatchObject({ callS, unread }),
+  );
+  it('says of a kind that is not there that another one stands there', () => {
+    expect(scanView(desk, 'nothing', null).unread).toEqual(['kind']);
+    expect(scanView(desk, 'bank-scanner', null).unread).toEqual([]);
   });
 });
 

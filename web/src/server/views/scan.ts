@@ -3,6 +3,7 @@ import { type ScanTrade, scanTrades } from '@umbrex/core/procedure';
 import {
   type BankScanned,
   loadedWith,
+  MOST_CALL_S,
   scanByBank,
   scanByTheme,
   scanOfMemory,
@@ -16,6 +17,8 @@ export interface ScanView {
   readonly kinds: readonly { readonly id: string; readonly title: string; readonly sets: number }[];
   readonly kind: { readonly id: string; readonly title: string } | null;
   readonly callS: number;
+  /** What was asked for and could not be read: what stands there is of something else. */
+  readonly unread: readonly ('kind' | 'call')[];
   readonly roundMs: number;
   readonly count: number;
   readonly scanned: readonly {
@@ -33,8 +36,14 @@ export interface ScanView {
   readonly isDecideKnown: boolean;
 }
 
-/** What a kind of set of the fleet misses when it scans; the one with most sets where none is asked for. */
-export function scanView(desk: Desk, asked: string | null, callS: number): ScanView {
+/** How long a call is taken to be where nobody says it, in seconds. */
+const USUAL_CALL_S = 3;
+
+/**
+ * What a kind of set of the fleet misses when it scans; the one with most sets where none is asked for.
+ * @param call how many seconds a call takes, as it was written; `null` where nobody said it
+ */
+export function scanView(desk: Desk, asked: string | null, call: string | null): ScanView {
   const { plan } = desk.state;
   const count = new Map<string, number>();
   for (const { unit } of desk.units) count.set(unit.descriptionId, (count.get(unit.descriptionId) ?? 0) + 1);
@@ -44,7 +53,14 @@ export function scanView(desk: Desk, asked: string | null, callS: number): ScanV
     .toSorted((a, b) => (count.get(b.id) ?? 0) - (count.get(a.id) ?? 0));
   const description = scanning.find(({ id }) => id === asked) ?? scanning[0];
   const kinds = scanning.map(({ id, title }) => ({ id, title, sets: count.get(id) ?? 0 }));
-  return { kinds, callS, ...(description ? of(plan, description, callS) : NOTHING) };
+  const said = Number(call);
+  const isRead = call !== null && said > 0 && said <= MOST_CALL_S;
+  const callS = isRead ? said : USUAL_CALL_S;
+  const unread = [
+    ...(asked !== null && description && asked !== description.id ? (['kind'] as const) : []),
+    ...(call !== null && !isRead ? (['call'] as const) : []),
+  ];
+  return { kinds, callS, unread, ...(description ? of(plan, description, callS) : NOTHING) };
 }
 
 const NOTHING = {
@@ -60,7 +76,11 @@ const NOTHING = {
   isDecideKnown: true,
 };
 
-function of(plan: Plan, description: Description, callS: number): Omit<ScanView, 'kinds' | 'callS'> {
+function of(
+  plan: Plan,
+  description: Description,
+  callS: number,
+): Omit<ScanView, 'kinds' | 'callS' | 'unread'> {
   const { fit, memory } = loadedWith(plan, description);
   const found = scanOfMemory(plan, description, fit, memory, callS * 1000);
   const { scan } = description;
