@@ -8,13 +8,14 @@ import type { Role } from '../src/contract/roles';
 const { demoPlan, ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { loadDesk } = await import('../src/server/desk');
-const { deskProps, neighboursOf, peopleOf } = await import('../src/server/page');
+const { deskProps } = await import('../src/server/page');
 const { firstWorkspace } = await import('../src/server/repositories/workspaces');
 const { listThings, saveThing } = await import('../src/server/store/store');
 const { devicesView } = await import('../src/server/views/devices');
 const { deviceView } = await import('../src/server/views/device');
 const { historyView } = await import('../src/server/views/history');
 const { listView } = await import('../src/server/views/list');
+const { planView } = await import('../src/server/views/plan');
 const { mendView } = await import('../src/server/views/mend');
 const { netsView, peopleView, teamView } = await import('../src/server/views/people');
 const { referenceView } = await import('../src/server/views/reference');
@@ -81,7 +82,7 @@ async function open(role: Role, personId: string | null = null) {
     nets: await netsView(desk),
     today: await todayView(desk),
     mend: await mendView(desk.session),
-    around: await peopleOf(desk),
+    around: (await planView(desk)).people,
   };
 }
 
@@ -162,7 +163,7 @@ describe('what an editor gets', () => {
       expect.stringMatching(/^changed the channel “/),
     ]);
     expect(entries[1]?.changes).toContain('transmit tone: 131.8 Hz → 254.1 Hz');
-    expect(await neighboursOf(desk)).toEqual([]);
+    expect((await planView(desk)).neighbours).toEqual([]);
   });
   it('holds the history and the neighbours also where a row could not be read and was mended', async () => {
     const [person] = await listThings(db, 'person', workspace.id);
@@ -184,7 +185,7 @@ describe('what an editor gets', () => {
     expect((await historyView(desk, Number.NaN)).entries[0]?.changes[0]).toMatch(
       /^licences: something that cannot be read → /,
     );
-    expect(await neighboursOf(desk)).toEqual([]);
+    expect((await planView(desk)).neighbours).toEqual([]);
   });
   it('the history goes on where it stopped, without a gap or an entry twice', async () => {
     const desk = await deskOf('editor');

@@ -1,6 +1,4 @@
-import { tonesOfEntry } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
-import type { Neighbour } from '@umbrex/core/tones';
 import { z } from 'zod';
 import { StateInAddressSchema } from '../contract/revisions';
 import { allows } from '../contract/roles';
@@ -10,8 +8,7 @@ import { today } from './day';
 import { getDb } from './db';
 import { type Desk, fitPart, groundsOnly, loadDesk, waiting } from './desk';
 import { NotHere } from './problem';
-import { heardEntries } from './repositories/directory';
-import { listThings, unreadCount } from './store/store';
+import { unreadCount } from './store/store';
 
 /** What a page is asked with. */
 interface Asked {
@@ -81,25 +78,6 @@ function kindsInHand({ units, descriptions }: Desk) {
     .map(({ description }) => description)
     .filter(({ id, regions }) => there.has(id) && regions.some(({ content }) => content.kind === 'fixed'))
     .map(({ id, title }) => ({ id, title }));
-}
-
-/** The stations around that directories named, as the tone advisor weighs them. */
-export async function neighboursOf(desk: Desk): Promise<Neighbour[]> {
-  const heard = await heardEntries(getDb(), desk.workspace.id);
-  return heard.map(({ entry, distanceM }) => ({
-    name: entry.title,
-    receiveHz: entry.outputHz,
-    tones: tonesOfEntry(entry),
-    distanceM,
-    changed: entry.changed ?? 'unknown',
-  }));
-}
-
-/** The roster with what each leans on, for those who may see it. */
-export async function peopleOf(desk: Desk) {
-  if (!allows(desk.session.role, 'editor')) return [];
-  const people = await listThings(getDb(), 'person', desk.workspace.id);
-  return people.map(({ value: { id, name, licences } }) => ({ id, name, licences }));
 }
 
 /** What an island starts from: the desk without the keys of the devices. */
