@@ -342,3 +342,22 @@ test('plans: a new one once its country is said, a copy, another name, put away 
   await open(page, `${path}/plans`);
   await expect(list.getByRole('link', { name: 'Ostrel in summer' })).toBeVisible();
 });
+
+test('a part that cannot be fetched says so in its place, and comes with the page once the server answers', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  await page.route(/ChannelDrawer\./, (route) => route.fulfill({ status: 404, body: '' }));
+  await open(page, path);
+  await row(page, 'Kelp Stairs')
+    .getByRole('button', { name: /^Kelp Stairs/ })
+    .click();
+  const said = page.getByRole('alert').filter({ hasText: 'could not be fetched' });
+  await expect(said).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Kelp Stairs' })).toBeFocused();
+  // The list goes on.
+  await expect(row(page, 'Gannet Top')).toBeVisible();
+  await page.unroute(/ChannelDrawer\./);
+  await said.getByRole('button', { name: 'Load the page again' }).click();
+  await expect(page.getByRole('button', { name: 'Save channel' })).toBeVisible();
+});

@@ -1,4 +1,4 @@
-import type { Heard } from '../model/index';
+import type { HeardDraft } from './draft';
 import type { LineKnown } from './items';
 import { readHeardLine } from './line';
 
@@ -8,19 +8,7 @@ import { readHeardLine } from './line';
  * @param local the day (YYYY-MM-DD) and time (HH:MM) of the call on the clocks there
  */
 export function lineOf(
-  call: Pick<
-    Heard,
-    | 'channelId'
-    | 'way'
-    | 'from'
-    | 'to'
-    | 'heard'
-    | 'readability'
-    | 'strength'
-    | 'fromWhere'
-    | 'toWhere'
-    | 'note'
-  >,
+  call: Omit<HeardDraft, 'fromId' | 'toId' | 'time'>,
   local: { readonly day: string; readonly time: string },
   known: LineKnown,
 ): string {

@@ -1,11 +1,4 @@
-import {
-  type ComponentType,
-  createElement,
-  lazy,
-  type ReactNode,
-  Suspense,
-  useSyncExternalStore,
-} from 'react';
+import { type ComponentType, type ReactNode, useEffect, useSyncExternalStore } from 'react';
 
 interface When {
   /** Stands there until the part has come. */
@@ -17,42 +10,73 @@ interface When {
   fetch: 'soon' | 'asked';
 }
 
-/** A part of an island that the page does not wait for: it stands in a file of its own. */
+/**
+ * A part of an island that the page does not wait for: it stands in a file of its own. It is never drawn on the server. Where it cannot be
+ * fetched, it says so in its place, and what stands around it
+ * goes on. A browser keeps such a failure for as long as the page is open, so the way out is to load the page again.
+ */
 export function later<P extends object>(
   load: () => Promise<ComponentType<P>>,
   { meanwhile = null, fetch }: When,
 ): (props: P) => ReactNode {
-  let coming: Promise<{ default: ComponentType<P> }> | undefined;
-  const once = () => {
-    coming ??= load().then((part) => ({ default: part }));
-    // A part that could not be fetched is fetched anew when it is shown.
-    coming.catch(() => {
-      coming = undefined;
-    });
-    return coming;
+  const part = new Part(load);
+  if (fetch === 'soon' && typeof window !== 'undefined') whenAtRest(() => part.fetch());
+  return (props) => <Late part={part} props={props} meanwhile={meanwhile} />;
+}
+
+/** What has come of a part: the part itself, or that it could not be fetched. */
+class Part<P> {
+  private come: ComponentType<P> | 'failed' | undefined;
+  private isAsked = false;
+  private readonly waiting = new Set<() => void>();
+  constructor(private readonly load: () => Promise<ComponentType<P>>) {}
+
+  readonly now = () => this.come;
+  readonly onServer = () => undefined;
+  readonly follow = (hear: () => void) => {
+    this.waiting.add(hear);
+    return () => this.waiting.delete(hear);
   };
-  if (fetch === 'soon' && typeof window !== 'undefined') whenAtRest(once);
-  const Part = lazy(once);
-  return (props) => <Alive meanwhile={meanwhile}>{createElement(Part, props as never)}</Alive>;
+
+  /** Fetches it where that has not been done. */
+  fetch(): void {
+    if (this.isAsked) return;
+    this.isAsked = true;
+    this.load()
+      .catch(() => 'failed' as const)
+      .then((come) => {
+        this.come = come;
+        for (const hear of this.waiting) hear();
+      });
+  }
 }
 
-/**
- * What stands only in a page that is alive, never in one that the server sends: what React sends after such a page, to put a part into it, is
- * a script that the content policy forbids.
- */
-function Alive({ meanwhile, children }: { meanwhile: ReactNode; children: ReactNode }) {
-  const isAlive = useSyncExternalStore(unchanging, isInBrowser, isOnServer);
-  return isAlive ? <Suspense fallback={meanwhile}>{children}</Suspense> : meanwhile;
+function Late<P extends object>({
+  part,
+  props,
+  meanwhile,
+}: {
+  part: Part<P>;
+  props: P;
+  meanwhile: ReactNode;
+}) {
+  const Come = useSyncExternalStore(part.follow, part.now, part.onServer);
+  useEffect(() => part.fetch(), [part]);
+  if (Come === undefined) return meanwhile;
+  if (Come !== 'failed') return <Come {...props} />;
+  return (
+    <p className="finding my-2" data-severity="error" role="alert">
+      This part could not be fetched: the server did not answer. Once it does, load the page again.{' '}
+      <button type="button" className="btn btn-outline btn-xs" onClick={() => window.location.reload()}>
+        Load the page again
+      </button>
+    </p>
+  );
 }
-
-const unchanging = () => () => undefined;
-const isInBrowser = () => true;
-const isOnServer = () => false;
 
 /** Once the page has loaded and the browser has nothing to do. */
-function whenAtRest(work: () => unknown): void {
-  const wait = () =>
-    'requestIdleCallback' in window ? requestIdleCallback(() => work()) : setTimeout(() => work(), 200);
+function whenAtRest(work: () => void): void {
+  const wait = () => ('requestIdleCallback' in window ? requestIdleCallback(work) : setTimeout(work, 200));
   if (document.readyState === 'complete') wait();
   else window.addEventListener('load', wait, { once: true });
 }
