@@ -31,6 +31,9 @@ export function completed(description: Description, known: Memory, chance: () =>
   const lists = writtenLists(description);
   const slots = new Map<number, SlotValues>();
   const places = slotsOf(description);
+  const constant = new Map(
+    description.regions.map((region) => [region, constantValues(description, region)] as const),
+  );
   const free = places.filter(({ region }) => region.content.kind === 'free');
   const room = Math.max(
     0,
@@ -50,7 +53,7 @@ export function completed(description: Description, known: Memory, chance: () =>
       continue;
     }
     if (counts) filled++;
-    const values: Record<string, Native> = { ...constantValues(description, region), ...there };
+    const values: Record<string, Native> = { ...constant.get(region), ...there };
     for (const field of description.fields)
       if (hasField(region, field.id) && values[field.id] === undefined)
         values[field.id] = anyValue(description, field, lists[field.list ?? ''], chance);

@@ -31,9 +31,10 @@ const known = new WeakMap<readonly Region[], Map<boolean, readonly Slot[]>>();
 export function slotsOf(description: Pick<Description, 'regions' | 'loading'>): readonly Slot[] {
   const byKeys = !isLoadedByProgram(description);
   const ways = known.get(description.regions) ?? new Map<boolean, readonly Slot[]>();
-  known.set(description.regions, ways);
-  const slots = ways.get(byKeys) ?? writtenSlots(description, byKeys);
-  ways.set(byKeys, slots);
+  const there = ways.get(byKeys);
+  if (there) return there;
+  const slots = writtenSlots(description, byKeys);
+  known.set(description.regions, ways.set(byKeys, slots));
   return slots;
 }
 

@@ -69,13 +69,13 @@ function play(
   target: Memory,
   steps: readonly CopyStep[],
   pace: Pace,
-): { difference: Finding | null; screens: string[][]; ms: number } {
+): { difference: Finding | null; screens: (readonly string[])[]; ms: number } {
   const bench = new Bench({
     source: new VirtualDevice(description, source),
     target: new VirtualDevice(description, target),
   });
   const { sets } = bench;
-  const screens: string[][] = [];
+  const screens: (readonly string[])[] = [];
   let broken: Finding | null = null;
   steps.forEach(({ on, step, otherShows }, i) => {
     doRuns(

@@ -61,7 +61,7 @@ export function replay(
 ): Replay {
   const device = new VirtualDevice(description, memory, picked, from);
   const begins = device.screen();
-  const screens: string[][] = [];
+  const screens: (readonly string[])[] = [];
   const windowsMs: (number | undefined)[] = [];
   const radiates: Finding[] = [];
   let brokenPromise: Finding | null = null;

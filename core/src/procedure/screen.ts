@@ -8,7 +8,7 @@ export interface ScreenView {
   readonly slot: Slot;
   readonly values: SlotValues;
   readonly item: Behaviour['items'][number] | undefined;
-  readonly itemValues: readonly ListItem[];
+  readonly itemValues: () => readonly ListItem[];
   readonly entry: string;
   readonly draft: Native;
   readonly cursor: number;
@@ -91,7 +91,7 @@ function draftText({ item, draft, itemValues }: ScreenView): string {
     case 'frequency':
       return Number(draft) > 0 ? mhzText(Number(draft)) : '- - -';
     default:
-      return itemValues[Number(draft)]?.shown ?? '';
+      return itemValues()[Number(draft)]?.shown ?? '';
   }
 }
 

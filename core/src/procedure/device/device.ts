@@ -1,6 +1,7 @@
 import {
   awaitedTone,
   type Behaviour,
+  type Condition,
   type Description,
   factoryMemory,
   isOnAir,
@@ -11,13 +12,12 @@ import { holds, type Standing } from '../conditions';
 import type { KeyEvent } from '../events';
 import { scanOf } from '../missed';
 import type { Catch, Signal, Stop } from '../round';
-import { fillScreen, type ScreenLine, screenLine } from '../screen';
+import { fillScreen } from '../screen';
 import type { Emission } from '../sending';
 import { act } from './actions';
+import { modesApart } from './apart';
 import { Innards } from './innards';
 import { copyOfState, type DeviceState, stateAtStart } from './state';
-
-const apart = new WeakMap<Behaviour, Map<string, ScreenLine[]>>();
 
 /** What a virtual device does and where it stands when somebody takes it in hand. */
 export interface Whereabouts {
@@ -32,6 +32,10 @@ export interface Whereabouts {
 export class VirtualDevice {
   private readonly behaviour: Behaviour;
   private readonly set: Innards;
+  private readonly modes: ReturnType<typeof modesApart>;
+  private readonly itemValues = () => this.set.itemList();
+  /** What the display shows, until something happens. */
+  private shown: readonly string[] | undefined;
 
   /**
    * @param memory what it holds at the start; as from the factory where nothing is given
@@ -47,6 +51,7 @@ export class VirtualDevice {
   ) {
     if (!description.behaviour) throw new RangeError(`description ${description.id} has no behaviour`);
     this.behaviour = description.behaviour;
+    this.modes = modesApart(this.behaviour);
     const standsOn = from?.number ?? this.behaviour.startNumber;
     const at = slotsOf(description).findIndex(({ number }) => number === standsOn);
     if (at < 0) throw new RangeError(`stands on: ${standsOn}`);
@@ -63,6 +68,7 @@ export class VirtualDevice {
   /** Takes up a state that was set aside; a mode that scans begins its round anew. */
   restore(state: DeviceState): void {
     this.set.state = copyOfState(state);
+    this.shown = undefined;
     this.set.ears.end();
     this.beginRound();
   }
@@ -73,6 +79,7 @@ export class VirtualDevice {
       this.advance(event.ms);
       return;
     }
+    this.shown = undefined;
     if (event.kind === 'power') {
       this.wake();
       return;
@@ -100,7 +107,13 @@ export class VirtualDevice {
   }
 
   /** The display, line by line. */
-  screen(): string[] {
+  screen(): readonly string[] {
+    this.shown ??= this.drawn();
+    return this.shown;
+  }
+
+  private drawn(): string[] {
+    const { set } = this;
     const slot = this.set.slot();
     const view = {
       description: this.description,
@@ -108,23 +121,14 @@ export class VirtualDevice {
       slot,
       values: this.set.state.values.get(slot.number) ?? null,
       item: this.set.openItem(),
-      itemValues: this.set.itemList(),
+      itemValues: this.itemValues,
       entry: this.set.state.entry,
       draft: this.set.state.draft,
       cursor: this.set.state.cursor,
       foundHz: this.set.ears.shownHz,
       finds: this.set.ears.found().length,
     };
-    return this.lines(this.set.state.mode).map((line) => fillScreen(line, view));
-  }
-
-  /** The display lines of a mode, taken apart once for all devices of this behaviour. */
-  private lines(mode: string): readonly ScreenLine[] {
-    const known = apart.get(this.behaviour) ?? new Map<string, ScreenLine[]>();
-    apart.set(this.behaviour, known);
-    const lines = known.get(mode) ?? (this.behaviour.modes[mode]?.screen ?? []).map(screenLine);
-    known.set(mode, lines);
-    return lines;
+    return (this.modes.get(set.state.mode)?.lines ?? []).map((line) => fillScreen(line, view));
   }
 
   /** The time on its clock, in milliseconds since it was taken in hand. */
@@ -161,6 +165,7 @@ export class VirtualDevice {
   takeCopy({ slots, settings }: Memory): void {
     const waits = this.behaviour.modes[this.set.state.mode]?.takesCopy;
     if (!waits) return;
+    this.shown = undefined;
     this.set.state.values = new Map(slots);
     this.set.state.saved = new Map(slots);
     this.set.state.settings = { ...settings };
@@ -217,6 +222,7 @@ export class VirtualDevice {
       const due = timeout && !isHeld ? this.set.state.lastKeyMs + timeout.ms : Number.POSITIVE_INFINITY;
       const looks = this.set.ears.nextMs;
       if (Math.min(due, looks) > until) break;
+      this.shown = undefined;
       this.set.state.nowMs = Math.max(this.set.state.nowMs, Math.min(due, looks));
       if (looks <= due) {
         this.look();
@@ -258,22 +264,19 @@ export class VirtualDevice {
   }
 
   private press(keyId: string, sinceMs: number): void {
-    const key = this.behaviour.keys[keyId];
     const { down } = this.set.state;
     const heldMs = this.set.state.nowMs - sinceMs;
-    const rows = this.behaviour.modes[this.set.state.mode]?.on ?? [];
+    const rows = this.modes.get(this.set.state.mode)?.rows.get(keyId) ?? [];
+    let standing: Standing | undefined;
+    const stands = (condition: Condition) => {
+      standing ??= this.standing(keyId);
+      return holds(condition, standing);
+    };
     const row = rows.find((candidate) => {
-      const named =
-        candidate.keys === 'chars'
-          ? key?.char !== undefined
-          : candidate.keys === 'letters'
-            ? key?.letters !== undefined
-            : candidate.keys.includes(keyId);
-      if (!named) return false;
       if (candidate.heldMs !== undefined && heldMs < candidate.heldMs) return false;
       const others = candidate.with ?? [];
       if (others.length !== down.size || !others.every((other) => down.has(other))) return false;
-      return (candidate.when ?? []).every((condition) => holds(condition, this.standing(keyId)));
+      return candidate.when?.every(stands) ?? true;
     });
     if (!row) this.set.refuse();
     for (const [other, { sinceMs: since }] of down) down.set(other, { sinceMs: since, served: true });
