@@ -25,7 +25,7 @@ export type FitFinding =
   | { readonly code: 'statuses-left-out'; readonly texts: readonly string[] }
   // hearing and sending
   | { readonly code: 'cannot-receive'; readonly receiveHz: number }
-  | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepHz: number }
+  | { readonly code: 'cannot-enter-frequency'; readonly hz: number; readonly stepsHz: readonly number[] }
   | { readonly code: 'receive-unknown' }
   | { readonly code: 'mode-not-here'; readonly mode: string }
   | { readonly code: 'trunk-not-here'; readonly network: string }

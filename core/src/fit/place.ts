@@ -4,9 +4,11 @@ import {
   type Channel,
   canSend,
   factoryValues,
+  isOnStep,
   mostPowerW,
   type Native,
   type Slot,
+  stepsOf,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
 import { listenTones, type ToneSettings } from './tones';
@@ -167,11 +169,11 @@ function frequencies(
     return { ok: false, findings: [{ code: 'receive-unknown', severity: 'warning' }] };
   if (!frequencyField || !receive.bands.some((band) => receiveHz >= band.fromHz && receiveHz <= band.toHz))
     return { ok: false, findings: [{ code: 'cannot-receive', severity: 'error', receiveHz }] };
-  if (receiveHz % receive.stepHz !== 0)
+  if (!isOnStep(receive, receiveHz))
     return {
       ok: false,
       findings: [
-        { code: 'cannot-enter-frequency', severity: 'error', hz: receiveHz, stepHz: receive.stepHz },
+        { code: 'cannot-enter-frequency', severity: 'error', hz: receiveHz, stepsHz: stepsOf(receive) },
       ],
     };
   const values = factoryValues(device.description, receiveHz, slot.region);

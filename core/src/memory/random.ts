@@ -6,7 +6,9 @@ import {
   type Native,
   type Slot,
   type SlotValues,
+  type Steps,
   slotsOf,
+  stepsOf,
   writtenLists,
 } from '../model/index';
 import { constantValues, hasField } from './known';
@@ -81,17 +83,13 @@ function anyValue(
     case 'receiveHz': {
       if (receive === 'unknown' || receive.bands.length === 0) return 0;
       const band = receive.bands[below(receive.bands.length)];
-      const first = Math.ceil((band?.fromHz ?? 0) / receive.stepHz);
-      const last = Math.floor((band?.toHz ?? 0) / receive.stepHz);
-      return (first + below(last - first + 1)) * receive.stepHz;
+      return onAnyStep(receive, band ?? { fromHz: 0, toHz: 0 }, below);
     }
     case 'transmitHz': {
-      // As it hears, or on any whole kilohertz of a band in which it sends.
+      // As it hears, or on any step, of a whole kilohertz where nobody knows them, of a band in which it sends.
       const band = transmit === 'unknown' ? undefined : transmit.bands[below(transmit.bands.length)];
       if (!band || chance() < 0.5) return 0;
-      const step = receive === 'unknown' ? 1000 : receive.stepHz;
-      const first = Math.ceil(band.fromHz / step);
-      return (first + below(Math.floor(band.toHz / step) - first + 1)) * step;
+      return onAnyStep(receive === 'unknown' ? { stepHz: 1000 } : receive, band, below);
     }
     case 'name': {
       if (typeof names !== 'object') return '';
@@ -106,4 +104,16 @@ function anyValue(
     default:
       return field.factory;
   }
+}
+
+/** Any frequency (hertz) of a band that is a whole number of one of a set's steps. */
+function onAnyStep(
+  steps: Steps,
+  { fromHz, toHz }: { readonly fromHz: number; readonly toHz: number },
+  below: (count: number) => number,
+): number {
+  const all = stepsOf(steps);
+  const stepHz = all[all.length > 1 ? below(all.length) : 0] ?? 1;
+  const first = Math.ceil(fromHz / stepHz);
+  return (first + below(Math.floor(toHz / stepHz) - first + 1)) * stepHz;
 }

@@ -134,11 +134,16 @@ const ItemSchema = z.strictObject({
   ]),
 });
 
-/** How many digits a frequency is typed with, and what the last one counts, in hertz. */
+/**
+ * How many digits a frequency is typed with, and what the last one counts, in hertz. Where the set completes it, they are its beginning: the
+ * first frequency on one of its steps that begins so is taken.
+ */
 export const FrequencyEntrySchema = z.strictObject({
   digits: z.number().int().min(1).max(12),
   unitHz: z.number().int().min(1).max(100_000_000),
+  completes: z.literal(true).optional(),
 });
+export type FrequencyEntry = z.infer<typeof FrequencyEntrySchema>;
 
 /** How a set answers to its keys. */
 export const BehaviourSchema = z.strictObject({

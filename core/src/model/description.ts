@@ -157,6 +157,8 @@ const shape = z.strictObject({
     z.strictObject({
       bands: z.array(BandSchema).max(100),
       stepHz: z.number().int().positive(),
+      /** Further steps that it has, in hertz: a frequency that is a whole number of any of them can be had. */
+      otherStepsHz: z.array(z.number().int().positive()).min(1).max(8).optional(),
       modes: z
         .array(z.enum(['FM', 'AM', 'digital']))
         .min(1)

@@ -3,6 +3,7 @@ import { LineSchema } from './channel';
 import type { Description } from './description';
 import { inOrder } from './inOrder';
 import type { Slot } from './slots';
+import { isOnStep } from './steps';
 
 const name = LineSchema.max(41);
 
@@ -71,5 +72,5 @@ export function mostPowerW(
 /** Whether a frequency (hertz) can be entered on a set at all; where nobody knows what it hears, any that is whole. */
 export function canHear({ receive }: Pick<Description, 'receive'>, hz: number): boolean {
   if (receive === 'unknown') return Number.isInteger(hz) && hz > 0;
-  return hz % receive.stepHz === 0 && receive.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
+  return isOnStep(receive, hz) && receive.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
 }

@@ -22,6 +22,7 @@ export * from './region';
 export * from './revision';
 export * from './slots';
 export * from './station';
+export * from './steps';
 export * from './tone';
 export * from './toneMode';
 export * from './unit';

@@ -1,5 +1,6 @@
 import type { Behaviour } from './behaviour';
 import { RECIPE_MARKS, type RecipeStep, type Recipes } from './recipes';
+import { leastApartHz, type Steps } from './steps';
 
 /** A slip in a description: where, as keys from the document's root, and what. */
 export interface Slip {
@@ -13,6 +14,7 @@ interface Described {
   readonly fields: readonly { readonly id: string; readonly holds: string }[];
   readonly settings: readonly { readonly id: string }[];
   readonly regions: readonly { readonly id: string }[];
+  readonly receive: Steps | 'unknown';
   readonly behaviour?: Behaviour | undefined;
   readonly recipes?: Recipes | undefined;
 }
@@ -45,9 +47,24 @@ const own = (of: object, key: string) => Object.hasOwn(of, key);
  */
 export function slipsOf(description: Described, numbers: ReadonlySet<number>): Slip[] {
   return [
+    ...entrySlips(description),
     ...(description.behaviour ? behaviourSlips(description, description.behaviour, numbers) : []),
     ...(description.recipes ? recipeSlips(description, description.recipes, numbers) : []),
   ];
+}
+
+/** Where a set completes what is typed of a frequency, no two of its frequencies may begin with the same figures. */
+function entrySlips({ receive, behaviour, recipes }: Described): Slip[] {
+  return Object.entries({ behaviour, recipes }).flatMap(([part, has]): Slip[] => {
+    const rule = has?.frequencyEntry;
+    if (!rule?.completes) return [];
+    const say = (message: string) => [{ path: [part, 'frequencyEntry'], message }];
+    if (receive === 'unknown') return say('what it completes to is not said: its steps are unknown');
+    const apartHz = leastApartHz(receive);
+    return apartHz < rule.unitHz
+      ? say(`two frequencies ${apartHz} Hz apart begin with the same figures`)
+      : [];
+  });
 }
 
 function behaviourSlips(

@@ -1,4 +1,11 @@
-import type { Behaviour, Description, ListItem, SlotValues } from '../model/index';
+import {
+  type Behaviour,
+  type Description,
+  digitsOf,
+  hzOfDigits,
+  type ListItem,
+  type SlotValues,
+} from '../model/index';
 import { mod } from './slotMove';
 
 /** Typed digits as a frequency in hertz, where the set takes so many and hears or sends there; `undefined` for anything else. */
@@ -7,16 +14,20 @@ export function typedHz(
   { receive, transmit }: Description,
   entry: string,
 ): number | undefined {
-  if (!rule || entry.length !== rule.digits || !/^\d+$/.test(entry)) return undefined;
-  const hz = Number(entry) * rule.unitHz;
+  const hz = rule && hzOfDigits(rule, receive, entry);
+  if (hz === undefined) return undefined;
   const isIn = (sides: Description['receive'] | Description['transmit']) =>
     sides !== 'unknown' && sides.bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
   return isIn(receive) || isIn(transmit) ? hz : undefined;
 }
 
-/** Digits that stand for a frequency (hertz) in the set's own way of typing it. */
-export function hzDigits({ frequencyEntry: rule }: Behaviour, hz: number): string {
-  return rule && hz > 0 ? String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0') : '';
+/** Digits that stand for a frequency (hertz) in the set's own way of typing it; none where there are none. */
+export function hzDigits(
+  { frequencyEntry: rule }: Behaviour,
+  { receive }: Pick<Description, 'receive'>,
+  hz: number,
+): string {
+  return (rule && hz > 0 ? digitsOf(rule, receive, hz) : undefined) ?? '';
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { RecipeStep, Recipes } from '../model/index';
+import { type Description, digitsOf, type RecipeStep, type Recipes } from '../model/index';
 import type { About, Wording } from './wording';
 
 /** What a step types, as figures; `undefined` where the description does not say how. @param width of figures that are filled with zeros */
@@ -6,7 +6,7 @@ export function typedText(
   what: Extract<RecipeStep, { do: 'type' }>['what'],
   width: number,
   about: About,
-  { recipes, wording }: { recipes: Recipes; wording: Wording },
+  { recipes, receive, wording }: { recipes: Recipes; receive: Description['receive']; wording: Wording },
 ): string | undefined {
   const value = about.to[about.field];
   switch (what) {
@@ -17,11 +17,11 @@ export function typedText(
     case 'itemNumber':
       return recipes.items[about.field]?.number ?? '';
     case 'frequency':
-      return frequencyDigits(recipes, Number(value));
+      return frequencyDigits(recipes, receive, Number(value));
     case 'areaCode':
       return String(value);
     case 'transmitFrequency':
-      return frequencyDigits(recipes, wording.sideHz(about));
+      return frequencyDigits(recipes, receive, wording.sideHz(about));
     case 'text':
       return undefined;
     case 'listCode':
@@ -32,6 +32,10 @@ export function typedText(
   }
 }
 
-function frequencyDigits({ frequencyEntry: rule }: Recipes, hz: number): string | undefined {
-  return rule && String(Math.round(hz / rule.unitHz)).padStart(rule.digits, '0');
+function frequencyDigits(
+  { frequencyEntry: rule }: Recipes,
+  receive: Description['receive'],
+  hz: number,
+): string | undefined {
+  return rule && digitsOf(rule, receive, hz);
 }

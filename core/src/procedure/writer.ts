@@ -255,7 +255,11 @@ export class Writer {
   }
 
   private textFor(what: Extract<RecipeStep, { do: 'type' }>['what'], width: number, about: About): string {
-    const text = typedText(what, width, about, { recipes: this.recipes, wording: this.wording });
+    const text = typedText(what, width, about, {
+      recipes: this.recipes,
+      receive: this.description.receive,
+      wording: this.wording,
+    });
     if (text === undefined) this.isStuck('no-recipe', about);
     return text ?? '';
   }

@@ -4,6 +4,7 @@ import {
   type Behaviour,
   type Description,
   DescriptionSchema,
+  digitsOf,
   type RecipeStep,
   type Recipes,
   type Recording,
@@ -40,9 +41,12 @@ export function withRecordedSteps(description: Description, recording: Recording
     taskOf(steps, settings[i], `/settings/${i}/steps`).map((task) => ({ setting, ...task })),
   );
   if (!placed || findings.length > 0) return { ok: false, findings };
+  // One frequency may be whole in figures of which another is only the beginning.
+  const completes = [...ofFields, ...ofSet].some(({ lines }) => lines.some(isBegun));
+  const asAll = (lines: readonly MadeOut[]) => (completes ? lines.map(begun) : lines);
   const builder = new GrammarBuilder(description, recording);
   builder.place(placed.lines);
-  for (const { field, goal, lines } of ofFields) builder.field(field, goal, lines);
+  for (const { field, goal, lines } of ofFields) builder.field(field, goal, asAll(lines));
   for (const { setting, goal, lines } of ofSet) builder.setting(setting, goal, lines);
   const whole = DescriptionSchema.safeParse(builder.description());
   if (!whole.success) return { ok: false, findings: shapeFindings(whole.error) };
@@ -52,6 +56,13 @@ export function withRecordedSteps(description: Description, recording: Recording
     ? { ok: false, findings: differs }
     : { ok: true, value: whole.data, findings: [] };
 }
+
+const isBegun = ({ pieces }: MadeOut) =>
+  pieces.some((piece) => piece.kind === 'frequency' && piece.completes === true);
+const begun = ({ pieces, shows }: MadeOut): MadeOut => ({
+  pieces: pieces.map((piece) => (piece.kind === 'frequency' ? { ...piece, completes: true } : piece)),
+  shows,
+});
 
 /** A description without what was learnt from a recording: as it was before anybody recorded its steps. */
 export function withoutSteps(description: Description): Description {
@@ -236,7 +247,7 @@ class GrammarBuilder {
       isFrequency: hz !== undefined,
       typed:
         typed?.kind === 'frequency' && hz !== undefined
-          ? String(hz / typed.unitHz).padStart(typed.digits, '0')
+          ? (digitsOf(typed, this.described.receive, hz) ?? '')
           : '',
     });
   }

@@ -119,7 +119,10 @@ export class Modes {
       case 'frequency':
       case 'code': {
         const width = piece.kind === 'frequency' ? piece.digits : piece.width;
-        if (piece.kind === 'frequency') this.frequencyEntry = { digits: width, unitHz: piece.unitHz };
+        if (piece.kind === 'frequency') {
+          const { kind: _, ...entry } = piece;
+          this.frequencyEntry = entry;
+        }
         const typing: Row = { keys: 'chars', do: [{ act: 'typeChar', most: width }] };
         // A code is taken as a value once its last figure stands there; a key that follows keeps it.
         const [when, stores] =

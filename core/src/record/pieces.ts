@@ -1,7 +1,10 @@
 import type { Finding } from '../findings/index';
 import {
   type Description,
+  digitsOf,
+  type FrequencyEntry,
   type ListItem,
+  leastApartHz,
   type Recording,
   type Slot,
   slotsOf,
@@ -16,7 +19,7 @@ export type Piece =
   | { readonly kind: 'number'; readonly width: number }
   /** It goes on into the next bank only where that was seen. */
   | { readonly kind: 'slotWheel'; readonly legend: string; readonly crosses: boolean }
-  | { readonly kind: 'frequency'; readonly digits: number; readonly unitHz: number }
+  | ({ readonly kind: 'frequency' } & FrequencyEntry)
   | { readonly kind: 'code'; readonly width: number }
   | { readonly kind: 'wheel'; readonly legend: string }
   | { readonly kind: 'name' }
@@ -38,7 +41,7 @@ export type Goal =
       /** Somebody went from one bank into another one in this way. */
       readonly crosses: boolean;
     }
-  | { readonly kind: 'frequency'; readonly hz: number }
+  | { readonly kind: 'frequency'; readonly hz: number; readonly receive: Description['receive'] }
   | { readonly kind: 'value'; readonly list: readonly ListItem[]; readonly from: number; readonly to: number }
   | {
       readonly kind: 'name';
@@ -116,12 +119,8 @@ function meaning(presses: readonly Press[], goal: Goal): Piece | undefined {
         : undefined;
     }
     case 'frequency': {
-      const unitHz = UNITS_HZ.find(
-        (unit) => goal.hz % unit === 0 && typed === String(goal.hz / unit).padStart(typed.length, '0'),
-      );
-      return unitHz !== undefined && typed.length > 3
-        ? { kind: 'frequency', digits: typed.length, unitHz }
-        : undefined;
+      const entry = typed.length > 3 ? entryOf(typed, goal) : undefined;
+      return entry && { kind: 'frequency', ...entry };
     }
     case 'value': {
       const { list, from, to } = goal;
@@ -139,6 +138,18 @@ function meaning(presses: readonly Press[], goal: Goal): Piece | undefined {
     default:
       return goal satisfies never;
   }
+}
+
+/** The rule by which figures stand for a frequency: whole, or as its beginning, where the set's steps leave one that begins so. */
+function entryOf(
+  typed: string,
+  { hz, receive }: Extract<Goal, { kind: 'frequency' }>,
+): FrequencyEntry | undefined {
+  const whole = UNITS_HZ.map((unitHz): FrequencyEntry => ({ digits: typed.length, unitHz }));
+  const begun = whole.flatMap((entry): FrequencyEntry[] =>
+    receive !== 'unknown' && leastApartHz(receive) >= entry.unitHz ? [{ ...entry, completes: true }] : [],
+  );
+  return [...whole, ...begun].find((entry) => digitsOf(entry, receive, hz) === typed);
 }
 
 /** Steps forward from one place of a wheel to another. */
@@ -247,7 +258,7 @@ export function goalsOf(
     }
     if (field.list !== undefined) return value(path, field.list, from, to);
     const hz = hzFromMHzText(to);
-    return hz === undefined ? bad(`${path}/to`, to) : { kind: 'frequency', hz };
+    return hz === undefined ? bad(`${path}/to`, to) : { kind: 'frequency', hz, receive: description.receive };
   });
   const settings = recording.settings.map(({ setting: id, from, to }, i): Goal | null => {
     const path = `/settings/${i}`;

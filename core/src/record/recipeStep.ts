@@ -36,7 +36,12 @@ export function recipeStep(
         ...shows,
       };
     case 'frequency':
-      return { do: 'type', what: 'frequency', says: 'Type {mhz}.', ...shows };
+      return {
+        do: 'type',
+        what: 'frequency',
+        says: piece.completes ? 'Type {typed}, for {mhz}.' : 'Type {mhz}.',
+        ...shows,
+      };
     case 'code':
       return { do: 'type', what: 'listCode', says: 'Type the code of {value}.', ...shows };
     case 'wheel':

@@ -83,6 +83,18 @@ describe('ordinary slips in a description are findings at their place', () => {
       '/behaviour/items/0/target/field',
       PAGE,
     ],
+    [
+      'figures that begin two frequencies',
+      (d) => Object.assign(recipes(d).frequencyEntry ?? {}, { unitHz: 10_000, digits: 5 }),
+      '/recipes/frequencyEntry',
+      'twostep-mobile',
+    ],
+    [
+      'figures that are completed to nobody knows what',
+      (d) => Object.assign(d, { receive: 'unknown' }),
+      '/behaviour/frequencyEntry',
+      'twostep-mobile',
+    ],
     ['letters of a wheel', (d) => delete recipes(d).letterWheel, '/recipes/letterWheel', 'amateur-handheld'],
   ];
   it.each(cases)('%s', (_, spoil, path, id) => {

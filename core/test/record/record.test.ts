@@ -241,6 +241,41 @@ describe('what else a recording may tell', () => {
 type Field = Recording['fields'][number];
 type Change = (place: Recording['place'], field: (i: number) => Field, recording: Recording) => unknown;
 
+describe('figures that are only the beginning of a frequency', () => {
+  const begun = RecordingSchema.parse({
+    ...RECORDED,
+    fields: [
+      { field: 'rx', from: '', to: '462.5625', steps: item('21', '21 RX FREQ', line('462562', '462562')) },
+      ...RECORDED.fields.slice(1),
+    ],
+  });
+  const stepping = (stepHz: number, ...otherStepsHz: number[]): Description => {
+    const { receive } = unkeyed();
+    if (receive === 'unknown') throw new Error('its bands are known');
+    const steps = { stepHz, ...(otherStepsHz.length > 0 && { otherStepsHz }) };
+    return DescriptionSchema.parse({ ...unkeyed(), receive: { ...receive, ...steps } });
+  };
+
+  it('are learnt as such where one frequency alone begins so, and said beside it', () => {
+    const result = withRecordedSteps(stepping(5000, 6250), begun);
+    if (!result.ok) throw new Error(JSON.stringify(result.findings));
+    expect(result.value.recipes?.frequencyEntry).toEqual({ digits: 6, unitHz: 1000, completes: true });
+    const { sheet, proof } = prepare(
+      plan([channel('Inner', 462.6125, null), channel('Main', 462.65, null)]),
+      result.value,
+    );
+    expect(proof.firstDifference).toBeNull();
+    const says = sheet.steps.map((step) => step.says);
+    expect(says).toContain('Type 462612, for 462.6125.');
+    expect(says).toContain('Type 462650, for 462.6500.');
+  });
+
+  it('are nothing that anybody could read where two frequencies begin so', () => {
+    const result = withRecordedSteps(stepping(500), begun);
+    expect(result.ok ? [] : result.findings.map(({ code }) => code)).toContain('record-not-spelled');
+  });
+});
+
 describe('a recording that cannot be right is refused at its line', () => {
   const cases: readonly [string, Change, string, string][] = [
     ['keys that are none', (place) => place.splice(0, 1, line('x3')), 'record-keys', '/place/0/keys'],

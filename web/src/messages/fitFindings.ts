@@ -15,7 +15,7 @@ export const FIT_WORDS = {
     help: 'Give this channel to a scanner or to a set with a wider receiver.',
   }),
   'cannot-enter-frequency': (f) => ({
-    what: `${mhzText(f.hz)} MHz is no multiple of this set’s step of ${f.stepHz / 1000} kHz.`,
+    what: `${mhzText(f.hz)} MHz is no multiple of this set’s step of ${f.stepsHz.map((hz) => hz / 1000).join(' or ')} kHz.`,
     help: 'It cannot be entered by hand; another kind of set may take it.',
   }),
   'receive-unknown': () => ({

@@ -57,7 +57,7 @@ const ACTIONS: { readonly [A in Kind]: Doing<A> } = {
     set.state.draft = set.state.entry;
   },
   readEntry: (set) => {
-    set.state.entry = hzDigits(set.behaviour, Number(set.readTarget()));
+    set.state.entry = hzDigits(set.behaviour, set.description, Number(set.readTarget()));
   },
   tapLetter: (set, action, keyId) => {
     set.tapLetter(keyId, action.withinMs);
