@@ -1,7 +1,9 @@
 // The end-to-end tests: two databases are made once (the demo, and one where nobody has begun), each spec file copies the one it
 // wants, and Playwright runs with the words it is given. To be called by scripts/pg.sh run.
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import pg from 'pg';
-import { chromiumPath, fail, run, startDirectory, withBin } from './lib.mjs';
+import { chromiumPath, fail, freePort, ROOT, run, startDirectory, withBin } from './lib.mjs';
 
 const server = process.env.DATABASE_URL;
 if (!server) fail('scripts/pg.sh run node scripts/e2e.mjs');
@@ -18,6 +20,7 @@ for (const [name, words] of [
     fail('The test database could not be made ready.');
 }
 await admin.end();
+await proven();
 const directory = await startDirectory();
 const status = run('playwright', ['test', ...process.argv.slice(2)], {
   env: {
@@ -29,3 +32,53 @@ const status = run('playwright', ['test', ...process.argv.slice(2)], {
 });
 directory.stop();
 process.exit(status);
+
+/** Proves the sheets of the demo once: what a build proved stands in the database, and so in every copy of it. */
+async function proven() {
+  const url = new URL(server);
+  url.pathname = '/template_demo';
+  const port = await freePort(0);
+  const child = spawn(process.execPath, ['web/server.mjs'], {
+    cwd: ROOT,
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      DATABASE_URL: url.href,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      NODE_ENV: 'production',
+      UMBREX_DEMO: '1',
+      LOG_LEVEL: 'silent',
+    },
+  });
+  const at = `http://127.0.0.1:${port}`;
+  const kept = new pg.Client({ connectionString: url.href });
+  await kept.connect();
+  try {
+    const ask = async (path, options) => {
+      for (let i = 0; i < 200; i++) {
+        const answer = await fetch(at + path, options).catch(() => null);
+        if (answer?.ok) return answer;
+        await new Promise((resolve) => setTimeout(resolve, 50));
+      }
+      return fail(`The test server does not answer ${path}.`);
+    };
+    const signedIn = await ask('/api/session/demo', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: at },
+      body: JSON.stringify({ role: 'coordinator' }),
+    });
+    const headers = { cookie: signedIn.headers.get('set-cookie')?.split(';')[0] ?? '' };
+    const [{ id }] = await (await ask('/api/plans', { headers })).json();
+    await ask(`/plans/${id}/sheets`, { headers });
+    for (let i = 0; i < 100; i++) {
+      const { rows } = await kept.query('select 1 from kept_proof limit 1');
+      if (rows.length > 0) break;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  } finally {
+    await kept.end();
+    child.kill('SIGTERM');
+    await once(child, 'exit');
+  }
+}

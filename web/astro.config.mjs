@@ -1,5 +1,6 @@
 // @ts-check
 
+import { randomUUID } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
@@ -23,6 +24,16 @@ export default defineConfig({
       injectManifest: { injectionPoint: undefined },
       devOptions: { enabled: false },
     }),
+    {
+      name: 'build-mark',
+      hooks: {
+        // What was computed by one build is not taken for what another one would.
+        'astro:config:setup': ({ command, updateConfig }) => {
+          const mark = command === 'build' ? randomUUID() : '';
+          updateConfig({ vite: { define: { __BUILD_MARK__: JSON.stringify(mark) } } });
+        },
+      },
+    },
     {
       name: 'packed-assets',
       hooks: { 'astro:build:done': ({ dir }) => packAssets(fileURLToPath(new URL('_astro', dir))) },

@@ -19,6 +19,7 @@ import * as bench from './20261209_bench';
 import * as cards from './20261210_cards';
 import * as heard from './20261211_heard';
 import * as finds from './20261212_finds';
+import * as proofs from './20261213_proofs';
 
 // A hand-written list, so that tsx, Vite, Vitest and the production bundle see the same names.
 const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
@@ -42,6 +43,7 @@ const MIGRATIONS: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '20261210_cards', migration: cards },
   { name: '20261211_heard', migration: heard },
   { name: '20261212_finds', migration: finds },
+  { name: '20261213_proofs', migration: proofs },
 ];
 type Entry = (typeof MIGRATIONS)[number];
 

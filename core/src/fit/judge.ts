@@ -6,7 +6,7 @@ import { type FitDevice, fixedSlotsOn, freeSlotsFor } from './device';
 import { isReceiveOnly, type Placed, type Placement, placeListen, placeTalk } from './place';
 import type { FitPolicy } from './policy';
 import { isUnlawful, leftOut } from './right';
-import { chooseTones } from './tones';
+import { chooseTones, listenTones } from './tones';
 
 /** What a device could do with a channel, best first, before anything is known of the other channels. */
 export interface Judgement {
@@ -168,8 +168,9 @@ function judgeListening(
   const free = places.filter((slot) => !isReceiveOnly(slot));
   const slots = [...silent, ...deaf, ...free, ...loud];
   const unlawful = reasons.some(isUnlawful);
+  const tones = listenTones(device, wantedReceive);
   const place = (slot: Slot): Placed => {
-    const placed = placeListen(device, channel, slot, wantedReceive);
+    const placed = placeListen(device, channel, slot, tones);
     if (!placed.ok || slot.fixed || placed.placement.content.kind !== 'channel') return placed;
     const { transmitHz } = placed.placement.content;
     const out = transmitHz === null ? null : leftOut(device, channel, transmitHz, policy, unlawful);

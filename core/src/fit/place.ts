@@ -7,11 +7,12 @@ import {
   isOnStep,
   mostPowerW,
   type Native,
+  placeOf,
   type Slot,
   stepsOf,
 } from '../model/index';
 import { type FitDevice, valuesOf } from './device';
-import { listenTones, type ToneSettings } from './tones';
+import type { listenTones, ToneSettings } from './tones';
 
 /** A channel put into one slot: the values it then holds, what that means on the air, and what had to give. */
 export interface Placement {
@@ -70,8 +71,16 @@ export function placeTalk(
   );
 }
 
-/** Puts a channel where it can be heard. Transmit is forbidden where the set has a way; where not, the talk key is warned of. */
-export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wantedReceive: string): Placed {
+/**
+ * Puts a channel where it can be heard. Transmit is forbidden where the set has a way; where not, the talk key is warned of.
+ * @param tones how the set waits for the channel's tone
+ */
+export function placeListen(
+  device: FitDevice,
+  channel: Channel,
+  slot: Slot,
+  tones: ReturnType<typeof listenTones>,
+): Placed {
   const fixed = slot.fixed;
   const draft = frequencies(
     device,
@@ -81,7 +90,6 @@ export function placeListen(device: FitDevice, channel: Channel, slot: Slot, wan
     'listen',
   );
   if (!draft.ok) return draft;
-  const tones = listenTones(device, wantedReceive);
   if (tones === 'unknown') return no({ code: 'tone-list-unknown', severity: 'warning' });
   const findings: Finding[] = [...tones.findings];
   let values: Record<string, Native> = { ...draft.values, ...tones.values };
@@ -182,7 +190,7 @@ function frequencies(
     // The set counts its frequencies: one that is not in its list cannot be had.
     if (!counted || counted === 'unknown')
       return { ok: false, findings: [{ code: 'receive-unknown', severity: 'warning' }] };
-    const index = counted.findIndex((item) => item.means === receiveHz);
+    const index = placeOf(counted, receiveHz);
     if (index < 0) return { ok: false, findings: [{ code: 'cannot-receive', severity: 'error', receiveHz }] };
     values[frequencyField.id] = index;
   }
@@ -193,7 +201,7 @@ function frequencies(
   }
   const offset = (transmitHz ?? receiveHz) - receiveHz;
   const offsets = valuesOf(device, 'offsetHz');
-  const at = offsets && offsets !== 'unknown' ? offsets.findIndex((item) => item.means === offset) : -1;
+  const at = offsets && offsets !== 'unknown' ? placeOf(offsets, offset) : -1;
   if (device.field.offsetHz && at >= 0) values[device.field.offsetHz.id] = at;
   // A set that always shifts cannot talk on its own frequency; to listen it need not.
   else if (purpose === 'talk' && (offset !== 0 || (device.field.offsetHz && offsets !== 'unknown')))
@@ -290,7 +298,7 @@ function setForbid(device: FitDevice, forbidden: boolean): Record<string, Native
   const values = valuesOf(device, 'transmitForbidden');
   const field = device.field.transmitForbidden;
   if (!values || values === 'unknown' || !field) return undefined;
-  const at = values.findIndex((item) => item.means === forbidden);
+  const at = placeOf(values, forbidden);
   return at < 0 ? undefined : { [field.id]: at };
 }
 
@@ -335,7 +343,7 @@ function finish(
   const { modulation } = device.field;
   if (modulation && slot.settable.includes(modulation.id)) {
     const modes = valuesOf(device, 'modulation');
-    const at = Array.isArray(modes) ? modes.findIndex(({ means }) => means === channel.mode) : -1;
+    const at = Array.isArray(modes) ? placeOf(modes, channel.mode) : -1;
     if (at < 0) return no({ code: 'mode-not-here', severity: 'error', mode: channel.mode });
     values[modulation.id] = at;
   }
@@ -374,7 +382,7 @@ function chooseBandwidth(
   if (choices === 'unknown') return 'unknown';
   const settable = slot.settable.includes(field.id);
   if (slot.fixed && !settable) return slot.fixed.bandwidth;
-  const wanted = settable && width !== 'unknown' ? choices.findIndex((c) => c.means === width) : -1;
+  const wanted = settable && width !== 'unknown' ? placeOf(choices, width) : -1;
   if (wanted >= 0) values[field.id] = wanted;
   const now = choices[Number(values[field.id] ?? field.factory)];
   return now ? String(now.means) : 'unknown';

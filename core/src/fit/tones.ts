@@ -2,6 +2,7 @@ import type { Finding } from '../findings/index';
 import {
   type Channel,
   type ListItem,
+  placeOf,
   sameOnAir,
   TONE_HOLDS,
   type ToneMode,
@@ -21,7 +22,7 @@ interface ToneAt {
 /** Finds a tone in a list: itself, else a code that sounds the same on the air. Never the nearest one. */
 export function findTone(list: readonly ListItem[], tone: ToneText): ToneAt | undefined {
   for (const candidate of [tone, ...sameOnAir(tone)]) {
-    const index = list.findIndex((item) => item.means === candidate);
+    const index = placeOf(list, candidate);
     const item = list[index];
     if (!item) continue;
     const findings: Finding[] = [];
@@ -78,7 +79,7 @@ export function listenTones(device: FitDevice, wantedReceive: string): 'unknown'
     const list = valuesOf(device, 'bothTones');
     if (!list || list === 'unknown') return 'unknown';
     return {
-      values: { [bothTones.id]: list.findIndex((item) => item.means === 'off') },
+      values: { [bothTones.id]: placeOf(list, 'off') },
       transmitTone: 'off',
       receiveTone: 'off',
       findings: wantedReceive === 'unknown' ? [] : leftOff(wantedReceive),
@@ -124,7 +125,7 @@ export function toneSetting(
     if (!list || list === 'unknown') return 'unknown';
     const at = found === undefined || tone === 'off' ? findTone(list, tone) : undefined;
     if (at) found ??= at;
-    const off = list.findIndex((item) => item.means === 'off');
+    const off = placeOf(list, 'off');
     const index = at?.index ?? off;
     // An item that cannot be set off would stay beside the one that is used.
     if (index >= 0) values[field.id] = index;

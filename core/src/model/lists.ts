@@ -156,3 +156,17 @@ export function listItems(list: List): ListItem[] {
   }
   return out;
 }
+
+/** Where values stand in lists, by what they mean: lists that were written out are never changed. */
+const standing = new WeakMap<readonly ListItem[], Map<ListItem['means'], number>>();
+
+/** The first place of a list whose value means this, counted from 0; -1 where there is none. */
+export function placeOf(list: readonly ListItem[], means: ListItem['means']): number {
+  let places = standing.get(list);
+  if (!places) {
+    places = new Map();
+    for (const [at, item] of list.entries()) if (!places.has(item.means)) places.set(item.means, at);
+    standing.set(list, places);
+  }
+  return places.get(means) ?? -1;
+}

@@ -20,6 +20,7 @@ import type { Session } from './auth/session';
 import { today } from './day';
 import { Kept } from './kept';
 import { planFor } from './planFor';
+import { proofs } from './proofs';
 import { listDescriptions, type ReadDescription } from './repositories/descriptions';
 import { listPlans } from './repositories/plans';
 import { listRevisions } from './repositories/revisions';
@@ -68,6 +69,7 @@ export async function loadDesk(
   of: State | 'published' = 'draft',
 ): Promise<Desk> {
   const { workspace } = session;
+  await proofs.read(db);
   const revisions = await listRevisions(db, workspace.id, planId);
   const shown = of === 'published' ? (inForce(revisions, today())?.number ?? 'draft') : of;
   const [plans, drafted, state, all, descriptions, people, stations, teams] = await Promise.all([

@@ -24,7 +24,6 @@ import {
   type FileOffer,
   offerCopy,
   offerFile,
-  type Proof,
   pressesOf,
   type SettingLine,
   settingLines,
@@ -37,11 +36,10 @@ import { contentMark } from './contentMark';
 import type { Desk } from './desk';
 import { Kept } from './kept';
 import { log } from './log';
+import { proofs } from './proofs';
 
 /** Sheets with their proofs, the last ones that were asked for. */
 const sheets = new Kept<Prepared>(200);
-/** Proofs by what was tried: an edit of the plan that leaves a sheet as it is needs none anew. */
-const proofs = new Kept<Proof>(400);
 
 /** Prepares a unit's part of the plan, once for all units that are alike until the plan, their kind or what they hold changes. */
 export function preparedFor(desk: Desk): (kind: Desk['descriptions'][number], unit: Unit) => Prepared {
