@@ -64,6 +64,7 @@ export type QuestionCode =
   | 'left-over'
   | 'mode-outside'
   | 'digital-mode'
+  | 'says-two'
   | 'name-made'
   | 'name-shortened'
   | 'entry-undated'

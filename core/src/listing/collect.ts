@@ -12,6 +12,7 @@ import { takeDigital } from './digital';
 import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
 import { isServiceWord, LETTERED, numberAfter, serviceBehind, serviceOfWord } from './numbered';
 import { takeNumber, takeSigned } from './numbers';
+import { say, severalModes } from './sayings';
 import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './tone';
 import { encodeOnly, forbidding, isForbidden, letterBefore, noToneOf, offsetInWords } from './wordings';
@@ -48,6 +49,8 @@ export function collect(line: string, country: PlanCountry): Collected {
     state: undefined,
     bandwidth: undefined,
     mode: undefined,
+    sayings: [],
+    modeParts: [],
     name: [],
     notes: [],
     questions: [],
@@ -99,8 +102,8 @@ function step(state: State, i: number): number {
   const token = tokens[i];
   if (!token) return 1;
   if (token.quoted) return takeName(state, token, i);
-  const digital = takeDigital(state, i);
-  if (digital > 0) return digital;
+  const mode = takeDigital(state, i) || severalModes(state, i);
+  if (mode > 0) return mode;
   // `transmit forbidden`, `tx blocked`
   if (isForbidden(tokens, i)) {
     got.listen = true;
@@ -138,6 +141,7 @@ function step(state: State, i: number): number {
   }
   if (token.text === 'AM' && i > 0) {
     got.mode = 'AM';
+    say(state, 'mode', 'AM', i);
     return 1;
   }
   return takeNumber(state, i) || takeName(state, token, i);
@@ -196,11 +200,14 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
       return true;
     case 'permission':
       got.access = 'permission';
+      say(state, 'access', 'permission', i, words);
       return true;
     case 'narrow':
     case 'wide':
       if (state.kind !== undefined) return false;
       got.bandwidth = phrase;
+      say(state, 'width', phrase, i, words);
+      if (/^nb?fm$/.test(tokens[i]?.lower ?? '')) say(state, 'mode', 'FM', i, words);
       return true;
     case 'both':
       if (!nearValue(tokens, i + words) && directLast(state, i, 'both', true)) return true;
@@ -221,6 +228,7 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
     case 'planned':
     case 'withdrawn':
       got.state = phrase;
+      say(state, 'state', phrase, i, words);
       return true;
     case 'off-air':
       got.notes.push('off air');
@@ -236,6 +244,7 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
       return true;
     case 'fm':
       got.mode ??= 'FM';
+      say(state, 'mode', 'FM', i, words);
       return true;
     case 'open':
     case 'drop':
@@ -303,6 +312,7 @@ function takeMark(state: State, token: Token, i: number): boolean {
   }
   if (token.lower === 'open' && i > 0) {
     got.access = 'open';
+    say(state, 'access', 'open', i);
     return true;
   }
   if (token.lower === 'csq' || (OFF_WORDS.has(token.lower) && next === undefined && got.name.length === 0))

@@ -5,6 +5,14 @@ import { hzFromMHzText, inRadioRange } from '../units/index';
 import type { Token } from './tokens';
 import type { Direction, ToneKind } from './words';
 
+/** A word that says something of which a channel has one; `mixed` is a mode and another one. */
+export interface Saying {
+  readonly of: 'mode' | 'width' | 'access' | 'state';
+  readonly value: string;
+  readonly start: number;
+  readonly end: number;
+}
+
 /** Everything a line says, sorted by kind but not yet put together. */
 export interface Collected {
   readonly line: string;
@@ -28,6 +36,10 @@ export interface Collected {
   state: ChannelState | undefined;
   bandwidth: 'narrow' | 'wide' | undefined;
   mode: 'FM' | 'AM' | 'digital' | undefined;
+  /** Every word that says something of which a channel has one. */
+  readonly sayings: Saying[];
+  /** The words that join modes, and the codes of digital ones. */
+  readonly modeParts: { start: number; end: number; isCode?: true }[];
   /** What is left for the name, with its place among the words. */
   readonly name: { readonly token: Token; readonly at: number }[];
   readonly notes: string[];

@@ -1,4 +1,5 @@
 import type { State } from './collected';
+import { say } from './sayings';
 import { DIGITAL_MODES, TONE_WORDS } from './words';
 
 /*
@@ -23,15 +24,22 @@ const CODES: readonly Code[] = [
 ];
 
 /** Takes a digital mode or one of its codes; answers the words used, or 0. */
-export function takeDigital({ got, tokens }: State, i: number): number {
+export function takeDigital(state: State, i: number): number {
+  const { got, tokens } = state;
   const token = tokens[i];
   if (!token) return 0;
   const isApart = token.lower === 'd' && tokens[i + 1]?.lower === 'star';
   const isPlain = token.lower === 'digital' && !leadsToCode(tokens[i + 1]?.lower);
   if (DIGITAL_MODES.has(token.lower) || isApart || (isPlain && i > 0)) {
     if (got.mode !== 'digital')
-      got.questions.push({ code: 'digital-mode', blocking: false, about: token.text, offers: [] });
+      got.questions.push({
+        code: 'digital-mode',
+        blocking: false,
+        about: isApart ? 'D-STAR' : token.text,
+        offers: [],
+      });
     got.mode = 'digital';
+    say(state, 'mode', 'digital', i, isApart ? 2 : 1);
     got.notes.push(isPlain ? 'digital' : isApart ? 'D-STAR' : token.text.toUpperCase());
     return isApart ? 2 : 1;
   }
@@ -43,6 +51,8 @@ export function takeDigital({ got, tokens }: State, i: number): number {
     if (found.some((match) => match === null)) continue;
     const last = found.at(-1);
     got.notes.push(write(last?.[1] ?? last?.[0] ?? ''));
+    const end = tokens[i + words.length - 1]?.end ?? token.end;
+    got.modeParts.push({ start: token.start, end, isCode: true });
     return words.length;
   }
   return 0;

@@ -7,6 +7,7 @@ import { collect } from './collect';
 import { type Collected, withText } from './collected';
 import { nameOf } from './name';
 import { choosePair } from './pair';
+import { askSayings } from './sayings';
 
 /** What a line says: a draft when no blocking question is open, and the questions. */
 export interface LineReading {
@@ -28,6 +29,7 @@ export function readLine(line: string, country: PlanCountry = 'US'): LineReading
   if (one.length > LONGEST_LINE)
     return stop({ code: 'line-too-long', blocking: true, about: one.slice(0, 40), offers: [] });
   const got = collect(one, country);
+  askSayings(got);
   const questions = [...got.questions];
   const pair = choosePair(got, questions, country);
   if (!pair) return { ok: false, channel: null, questions };

@@ -2,6 +2,7 @@ import type { Question } from '../findings/index';
 import { isToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange, mhzText } from '../units/index';
 import { frequencyHz, looseFrequencyHz, pushTone, type State, toneForm, tooLow, withText } from './collected';
+import { namesMode, say } from './sayings';
 import type { Token } from './tokens';
 import { looksLikeTone, toneValue } from './tone';
 import {
@@ -43,8 +44,9 @@ const offset: Reader = ({ state, i, token, next, end, unit, used, ask }) => {
   const { got, tokens, kind } = state;
   if (!/^[+-](\d*\.?\d+)?$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
   if (kind === 'dcs') return 0;
-  // A dash between a frequency and a word is a dash.
-  if (token.text === '-' && next && !isAboutValue(next)) return used;
+  // A dash between a frequency and a word is a dash; one that touches the frequency is its sign.
+  const isGlued = tokens[i - 1]?.end === token.start;
+  if (token.text === '-' && next && !isGlued && !isAboutValue(next)) return used;
   const signed = /^[+-]$/.test(token.text) ? takeSigned(state, i, token.text as '+' | '-') : 0;
   if (signed > 0) return signed;
   const size = token.text.slice(1).replace(/^\./, '0.');
@@ -83,7 +85,8 @@ function isAboutValue({ text, lower }: Token): boolean {
     TONE_WORDS[lower] !== undefined ||
     DIRECTION_WORDS[lower] !== undefined ||
     OFF_WORDS.has(lower) ||
-    /^(offset|shift|open|closed|private|narrow|wide|fm|nfm)$/.test(lower)
+    /^(offset|shift|open|closed|private|narrow|wide)$/.test(lower) ||
+    namesMode(lower)
   );
 }
 
@@ -97,10 +100,11 @@ const powerOrDistance: Reader = ({ state: { got }, token, unit, pending }) => {
   return 2;
 };
 
-const width: Reader = ({ state: { got }, token, unit, pending }) => {
+const width: Reader = ({ state, i, token, unit, pending }) => {
   const known = WIDTHS_KHZ[token.text];
   if (pending || !known || (unit !== 'khz' && unit !== 'k')) return 0;
-  got.bandwidth = known;
+  state.got.bandwidth = known;
+  say(state, 'width', known, i, 2);
   return 2;
 };
 

@@ -62,6 +62,7 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'usual-pair': (about) => `${about} is taken as what you hear: the other one is its usual input.`,
   'left-over': (about) => `What is “${about}”? In quotation marks it is part of the name.`,
   'mode-outside': (about) => `${about} is outside: these devices send and hear FM, AM and digital modes.`,
+  'says-two': (about) => `These do not go together: ${about}. Which is meant:`,
   'digital-mode': (about) => `${about} is a digital mode: kept, and marked as not for analogue devices.`,
   'name-made': (about) => `No name is given; “${about}” is taken.`,
   'name-shortened': () => 'The name is cut to 40 letters; the whole stands in the note.',
