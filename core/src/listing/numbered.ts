@@ -3,11 +3,11 @@ import { isToneText } from '../model/index';
 import type { State } from './collected';
 import { CHANNEL_WORDS, REPEATER_WORDS } from './words';
 
-/** Channel names with letters, which need no word before them: `V24`, `UTAC41`. */
+/** Channel names with letters, which need no word before them: `V24`, `UTAC41`, `8CALL90`. */
 export const LETTERED: ReadonlyMap<string, { service: string; number: string }> = new Map(
   Object.values(SERVICES).flatMap(({ id, channels }) =>
     channels
-      .filter(({ number }) => /^[a-z]+\d/i.test(number))
+      .filter(({ number }) => /^\d?[a-z]+\d/i.test(number))
       .map(({ number }) => [number.toLowerCase(), { service: id, number }] as const),
   ),
 );

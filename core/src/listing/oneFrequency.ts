@@ -107,8 +107,11 @@ function ofOthers(asked: Asked, hz: number, about: string): Pair | undefined {
     const rows = service.channels.filter((row) => row.receiveHz === hz);
     // Where nobody transmits there is no pair either: what the line wants of one is said, and it is heard.
     const heard = rows.find((row) => row.transmitHz === null);
-    const row = rows.find(({ pair }) => pair === wantsPair) ?? (wantsPair ? heard : rows[0]);
+    const named = wantsPair ? undefined : rows.find(({ number }) => number === got.channel?.number);
+    const row = named ?? rows.find(({ pair }) => pair === wantsPair) ?? (wantsPair ? heard : rows[0]);
     if (!row) continue;
+    const isEither = !wantsPair && !got.direct && !got.listen && !named;
+    if (isEither && rows.some(({ pair }) => pair) && !row.pair) sayWhichWay(asked, false, about);
     const ownHz = row.transmitHz === null ? 0 : row.transmitHz - row.receiveHz;
     if (wantsPair && row.pair && !isShift(got.offsetHz, ownHz)) {
       const shiftHz = typeof got.offsetHz === 'number' ? got.offsetHz : -ownHz;

@@ -51,6 +51,19 @@ const OTHER: Readonly<Record<string, readonly Row[]>> = {
 
 // biome-ignore format: a table
 const US: Readonly<Record<string, readonly Row[]>> = {
+  // Names and pairs by the National Interoperability Field Operations Guide, typed here again (from memory).
+  'interoperability by name, at 700 and 800 MHz too': [
+    ['UTAC41', '453.4625 - off 156.7 «UTAC41»'],
+    ['7CALL50', '769.24375 - off off digital «7CALL50»'],
+    ['8CALL90', '851.0125 - off 156.7 «8CALL90»'],
+    ['8CALL90 851.0125', '851.0125 - off 156.7 «8CALL90»'],
+    ['8TAC91D', '851.5125 - off 156.7 «8TAC91D»'],
+    ['County 8TAC91', '851.5125 - off 156.7 «County»'],
+    ['8CALL90 453.2125', '? pair-does-not-match'],
+    ['851.0125', '851.0125 - off 156.7 direct-or-repeater'],
+    ['769.24375', '769.24375 - off off digital direct-or-repeater'],
+    ['453.2125 direct', '453.2125 - off 156.7'],
+  ],
   'a service word in any place': [
     ['5 murs', '154.6 154.6 off off'],
     ['murs 5', '154.6 154.6 off off'],
