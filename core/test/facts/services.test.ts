@@ -200,6 +200,10 @@ describe('other services', () => {
       expect(row.receiveHz - ship, row.number).toBe(row.pair ? 4_600_000 : 0);
     }
   });
+  it('marine in the US at one watt: bridges, beside channel 16, state control, the pilots (47 CFR 80.215(g), 80.373(f), from memory)', () => {
+    const low = list('marine').filter(({ maxPowerW }) => maxPowerW === 1);
+    expect(low.map(({ number }) => number)).toEqual(['13', '17', '67', '75', '76', '77']);
+  });
   it('PMR446 of ECC/DEC/(15)05: sixteen channels, 446.00625 to 446.19375 MHz, 0.5 W ERP', () => {
     expect(list('pmr446')).toHaveLength(16);
     expect([list('pmr446')[0]?.receiveHz, list('pmr446')[15]?.receiveHz]).toEqual([446_006_250, 446_193_750]);
@@ -337,6 +341,10 @@ describe('marine VHF outside the US (ITU RR Appendix 18)', () => {
     ['70', 156.525, 156.525, 25], ['72', 156.625, 156.625, 25], ['74', 156.725, 156.725, 25], ['75', 156.775, 156.775, 1],
     ['76', 156.825, 156.825, 1], ['77', 156.875, 156.875, 25], ['78', 156.925, 161.525, 25], ['82', 157.125, 161.725, 25],
     ['86', 157.325, 161.925, 25], ['87', 157.375, 157.375, 25], ['88', 157.425, 157.425, 25],
+    // Halves of pairs, by Recommendation ITU-R M.1084 (from memory).
+    ['1019', 156.95, 156.95, 25], ['2019', 161.55, 161.55, 25], ['1020', 157, 157, 25], ['2020', 161.6, 161.6, 25],
+    ['1078', 156.925, 156.925, 25], ['2078', 161.525, 161.525, 25], ['1079', 156.975, 156.975, 25], ['2079', 161.575, 161.575, 25],
+    ['2027', 161.95, 161.95, 25], ['2028', 162, 162, 25], ['2087', 161.975, 161.975, 25], ['2088', 162.025, 162.025, 25],
   ];
   it.each(SOME)('%s: ships send %d, hear %d, %d W', (number, ship, coast, watts) => {
     const found = row('marine-eu', number) ?? row('marine-eu', number, true);
@@ -358,11 +366,17 @@ describe('marine VHF outside the US (ITU RR Appendix 18)', () => {
       ['marine'],
     ]);
   });
-  it('has 57 channels; 16 and 70 are never for tests, and 70 is no voice', () => {
+  it('has 57 channels and 12 halves; 16 and 70 are never for tests, and 70 and the halves for data are no voice', () => {
     const { channels } = SERVICES['marine-eu'];
-    expect(channels).toHaveLength(57);
+    expect(channels).toHaveLength(69);
     expect(channels.filter(({ neverTest }) => neverTest).map(({ number }) => number)).toEqual(['16', '70']);
-    expect(channels.filter(({ reservedFor }) => reservedFor).map(({ number }) => number)).toEqual(['70']);
+    expect(channels.filter(({ reservedFor }) => reservedFor).map(({ number }) => number)).toEqual([
+      '70',
+      '2027',
+      '2028',
+      '2087',
+      '2088',
+    ]);
   });
   it('only aboard, with a ship licence', () =>
     expect([

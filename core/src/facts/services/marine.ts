@@ -50,6 +50,8 @@ const ROWS: readonly Row[] = [
   ['72', null, 156_625_000, null, 'non-commercial, intership', 25],
   ['73', null, 156_675_000, null, 'port operations', 25],
   ['74', null, 156_725_000, null, 'port operations', 25],
+  ['75', null, 156_775_000, null, 'port operations', 1],
+  ['76', null, 156_825_000, null, 'port operations', 1],
   ['77', null, 156_875_000, null, 'port operations', 1],
   ['78A', '1078', 156_925_000, null, 'non-commercial', 25],
   ['79A', '1079', 156_975_000, null, 'commercial', 25],

@@ -1,9 +1,9 @@
 import type { ServiceTable } from './service';
 
 /*
- * Marine VHF by the international table. Source: ITU Radio Regulations, Appendix 18, in the numbering before single-frequency halves got
- * numbers of their own (1019, 2019 and so on); national administrations differ in harbours and on inland waters. From memory. A ship sends on
- * 156.050 + 0.050 n - 0.050 (channels 1 to 28) or 156.025 + 0.050 (n - 60) MHz; where the coast answers, it does so 4.6 MHz up.
+ * Marine VHF by the international table. Source: ITU Radio Regulations, Appendix 18; national administrations differ in harbours and on
+ * inland waters. From memory. A ship sends on 156.050 + 0.050 n - 0.050 (channels 1 to 28) or 156.025 + 0.050 (n - 60) MHz; where the coast
+ * answers, it does so 4.6 MHz up. A 10 before a number is the ship's half of its pair alone, a 20 the coast's (Recommendation ITU-R M.1084).
  * Columns: numbers, whether the coast answers 4.6 MHz up, use.
  */
 const PAIRS = [1, 2, 3, 4, 5, 7, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28].concat([
@@ -29,6 +29,41 @@ const ONE_WATT: ReadonlySet<number> = new Set([15, 17, 75, 76]);
 
 const shipHz = (n: number) => (n < 60 ? 156_000_000 + 50_000 * n : 156_025_000 + 50_000 * (n - 60));
 
+/** Pairs whose halves are used by themselves for voice; on the halves of 27, 28, 87 and 88 at 162 MHz only data are sent. */
+const HALVED = [19, 20, 78, 79];
+const DATA: Readonly<Record<number, string>> = {
+  2027: 'messages of ships as data',
+  2028: 'messages of ships as data',
+  2087: 'ship position reports',
+  2088: 'ship position reports',
+};
+/** The halves of pairs by their numbers, in hertz. */
+const HALVES: readonly (readonly [number: number, hz: number])[] = [
+  ...HALVED.map((n) => [1000 + n, shipHz(n)] as const),
+  ...HALVED.map((n) => [2000 + n, shipHz(n) + 4_600_000] as const),
+  ...Object.keys(DATA).map((n) => [Number(n), shipHz(Number(n) - 2000) + 4_600_000] as const),
+];
+
+const row = (n: number, receiveHz: number, transmitHz: number) => {
+  const number = String(n).padStart(2, '0');
+  const use = USE[n] ?? DATA[n];
+  const reservedFor = n === 70 ? USE[n] : DATA[n];
+  return {
+    number,
+    pair: receiveHz !== transmitHz,
+    name: `Marine ${number}${use ? ` ${use}` : ''}`.slice(0, 40),
+    receiveHz,
+    transmitHz,
+    maxPowerW: ONE_WATT.has(n) ? 1 : 25,
+    powerBasis: 'transmitter' as const,
+    bandwidthHz: 25_000,
+    noTones: true,
+    neverTest: n === 16 || n === 70,
+    ...(reservedFor !== undefined && { reservedFor }),
+    aliases: n < 10 ? [String(n)] : [],
+  };
+};
+
 /** What Appendix 18 says alike for all countries that follow it. */
 const APPENDIX_18 = {
   citation: 'ITU Radio Regulations, Appendix 18',
@@ -43,26 +78,12 @@ const APPENDIX_18 = {
   identifyEveryMinutes: null,
   identifyCitation: 'ITU Radio Regulations, article 19',
   words: ['marine', 'vhf'],
-  channels: [...PAIRS, ...DIRECT]
-    .sort((a, b) => a - b)
-    .map((n) => {
-      const isPair = PAIRS.includes(n);
-      const number = String(n).padStart(2, '0');
-      return {
-        number,
-        pair: isPair,
-        name: `Marine ${number}${USE[n] ? ` ${USE[n]}` : ''}`,
-        receiveHz: shipHz(n) + (isPair ? 4_600_000 : 0),
-        transmitHz: shipHz(n),
-        maxPowerW: ONE_WATT.has(n) ? 1 : 25,
-        powerBasis: 'transmitter' as const,
-        bandwidthHz: 25_000,
-        noTones: true,
-        neverTest: n === 16 || n === 70,
-        ...(n === 70 && { reservedFor: 'digital selective calling' }),
-        aliases: n < 10 ? [String(n)] : [],
-      };
-    }),
+  channels: [
+    ...[...PAIRS, ...DIRECT]
+      .sort((a, b) => a - b)
+      .map((n) => row(n, shipHz(n) + (PAIRS.includes(n) ? 4_600_000 : 0), shipHz(n))),
+    ...HALVES.map(([n, hz]) => row(n, hz, hz)),
+  ],
 } satisfies Partial<ServiceTable>;
 
 /** The table of marine VHF in Europe. */
