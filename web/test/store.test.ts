@@ -275,6 +275,27 @@ describe('text that no database takes', () => {
   });
 });
 
+describe('a whole plan that is taken in', () => {
+  it.each([
+    ['half of a sign in a name', { name: 'x\ud83d' }],
+    ['NUL in a note', { note: 'x\u0000' }],
+    ['no mode', { mode: 'morse' }],
+  ])('with %s in one of its channels: refused at its path, and nothing of it is there', async (_, said) => {
+    const { body: state } = await send('GET', '/api/plans/[planId]', { planId });
+    const before = (await send('GET', '/api/plans')).body.length;
+    const channels = (state.plan as Plan).channels.map((one, i) => (i === 1 ? { ...one, ...said } : one));
+    const { status, body } = await send('POST', '/api/plans', {}, { ...state.plan, channels });
+    expect(status).toBe(400);
+    expect(body.findings[0].path).toMatch(/^\/channels\/1\//);
+    expect((await send('GET', '/api/plans')).body).toHaveLength(before);
+  });
+  it('with such text as a key, where no schema looks: refused', async () => {
+    const { body: state } = await send('GET', '/api/plans/[planId]', { planId });
+    const setup = { ['\u0000']: { x: 1 } };
+    expect((await send('POST', '/api/plans', {}, { ...state.plan, setup })).status).toBe(400);
+  });
+});
+
 describe('the order of channels', () => {
   it('that brings one into another group makes it newer: an edit of the older one does not bring it back', async () => {
     const { body: state } = await send('GET', '/api/plans/[planId]', { planId });

@@ -3,8 +3,8 @@ import { withFreshIds } from '@umbrex/core/formats';
 import { type Channel, headOf, PLAN_FORMAT, type Plan, PlanHeadSchema } from '@umbrex/core/model';
 import type { Knex } from 'knex';
 import type { PlanState } from '../../contract/routes';
-import { SCHEMAS } from '../../contract/things';
 import { ChangedMeanwhile, NotHere } from '../problem';
+import { addChannels, placeChannels } from '../store/channels';
 import { addThing, bringBackThing, listThings, saveThing, takeThing, thingAt } from '../store/store';
 import { type Edit, recordEdit } from './edits';
 
@@ -59,14 +59,7 @@ export async function loadPlan(db: Knex, workspaceId: string, planId: string): P
 /** Puts a new plan in whole, with its channels. A plan whose id is taken, here or elsewhere, gets a fresh id by the caller. */
 export async function insertPlan(trx: Knex.Transaction, workspaceId: string, plan: Plan): Promise<void> {
   await addThing(trx, 'plan', workspaceId, plan.id, headOf(plan));
-  const rows = plan.channels.map((channel, position) => ({
-    id: channel.id,
-    workspace_id: workspaceId,
-    plan_id: plan.id,
-    position,
-    document: JSON.stringify(SCHEMAS.channel.parse(channel)),
-  }));
-  if (rows.length > 0) await trx.batchInsert('channel', rows, 200);
+  await addChannels(trx, workspaceId, plan.id, plan.channels);
 }
 
 /** Takes a plan document in; where an id of it is taken, here or elsewhere, all of it gets fresh ones. Answers the plan's id. */
@@ -116,16 +109,7 @@ export async function saveOrder(
   const same =
     named.size === there.size && order.length === there.size && [...named].every((id) => there.has(id));
   if (!same || order.some((entry) => !groups.has(entry.groupId))) throw new ChangedMeanwhile(state);
-  for (const [position, { id, groupId }] of order.entries()) {
-    await trx('channel').where({ id }).update({ position });
-    if (there.get(id)?.groupId !== groupId)
-      await trx('channel')
-        .where({ id })
-        .update({
-          document: JSON.stringify(SCHEMAS.channel.parse({ ...there.get(id), groupId })),
-          version: trx.raw('version + 1'),
-        });
-  }
+  await placeChannels(trx, workspaceId, there, order);
   await trx('plan').where({ id: planId }).increment('version', 1);
   const before: Order = orderOf(state.plan);
   return recordEdit(trx, workspaceId, { kind: 'order', aggregateId: planId, before, after: order }, undoes);

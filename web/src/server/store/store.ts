@@ -4,8 +4,9 @@ import { shapeFindings } from '@umbrex/core/formats';
 import type { Knex } from 'knex';
 import { KINDS, type Kind, type Saved, SCHEMAS, type Things, type Versioned } from '../../contract/things';
 import { log } from '../log';
-import { BadInput, ChangedMeanwhile, NotHere } from '../problem';
+import { ChangedMeanwhile, NotHere } from '../problem';
 import { type Edit, recordEdit } from '../repositories/edits';
+import { checked, kept, read } from './document';
 import { type At, type Move, RULES } from './rules';
 
 /*
@@ -44,28 +45,6 @@ const LIVE: Readonly<Partial<Record<Kind, string>>> = {
   heard: 'plan_id in (select id from plan where deleted_at is null)',
 };
 const BY_NAME = `lower(document->>'name'), id`;
-
-/** A value as it may be kept. @throws BadInput at the path of what may not */
-function checked<K extends Kind>(kind: K, id: string, value: unknown): Things[K] {
-  const own = kind === 'plan' ? value : { ...(value as object), id };
-  const parsed = SCHEMAS[kind].safeParse(own);
-  if (!parsed.success) throw new BadInput(shapeFindings(parsed.error));
-  return parsed.data;
-}
-
-function read<K extends Kind>(kind: K, row: Row): Things[K] | undefined {
-  return SCHEMAS[kind].safeParse(row.document).data;
-}
-
-/** A value as the text that a row keeps. @throws BadInput where it holds what no database takes: NUL, or half of a sign */
-function kept(value: object): string {
-  const text = JSON.stringify(value);
-  // Written as escapes, and nothing else is (ECMAScript, well-formed JSON.stringify).
-  if (!/(?<!\\)(?:\\\\)*\\u(?:0000|d[89a-f])/.test(text)) return text;
-  throw new BadInput([
-    { code: 'document-shape', severity: 'error', path: '', detail: 'text with NUL or halves of signs' },
-  ]);
-}
 
 /** What is there now of a thing, as a refusal shows it: `null` where it is gone or nobody can read it. */
 function stateOf<K extends Kind>(kind: K, row: Row) {
