@@ -291,7 +291,7 @@ describe('a whole plan that is taken in', () => {
   });
   it('with such text as a key, where no schema looks: refused', async () => {
     const { body: state } = await send('GET', '/api/plans/[planId]', { planId });
-    const setup = { ['\u0000']: { x: 1 } };
+    const setup = { '\u0000': { x: 1 } };
     expect((await send('POST', '/api/plans', {}, { ...state.plan, setup })).status).toBe(400);
   });
 });

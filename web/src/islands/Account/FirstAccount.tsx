@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
 import { guarded } from '../../ui/guarded';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault, PASSWORD_HELP } from '../SignIn/fields';
 import { useSend } from './useSend';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 import { Fault, PASSWORD_HELP } from '../SignIn/fields';

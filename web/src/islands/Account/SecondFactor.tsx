@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
 import { useSend } from './useSend';

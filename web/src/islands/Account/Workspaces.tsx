@@ -1,8 +1,8 @@
 import type { PlanCountry } from '@umbrex/core/facts';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import { countryChoices } from '../../messages/countries';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
 

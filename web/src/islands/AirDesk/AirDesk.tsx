@@ -1,8 +1,8 @@
-import { LabelledSelect } from '../../components/LabelledSelect';
 import type { AirView } from '../../contract/air';
 import { counted } from '../../messages/labels';
 import { GATE_WORDS, MARK_WORDS, MARKS, noteText, someNames } from '../../messages/onAir';
 import { Empty } from '../../ui/Empty';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { Matrix } from './Matrix';
 import { NetView } from './NetView';
 import { PathStrip } from './PathStrip';

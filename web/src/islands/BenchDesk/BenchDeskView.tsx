@@ -4,6 +4,7 @@ import { clockText, finishText, TASK_STATE, TASK_WAY } from '../../messages/benc
 import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { Empty } from '../../ui/Empty';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { BenchChart } from './BenchChart';
 import { BenchForm } from './BenchForm';
 import type { useBenchDesk } from './useBenchDesk';
@@ -17,20 +18,15 @@ export function BenchDeskView(desk: Desk) {
     <div>
       <div className="print-hide flex flex-wrap items-end gap-3">
         {days.held.length > 0 && (
-          <label className="block">
-            <span className="muted block text-small">Day</span>
-            <select
-              className="select select-sm w-96 max-w-full"
-              value={openId ?? ''}
-              onChange={(event) => setOpenId(event.target.value)}
-            >
-              {days.held.map(({ value }) => (
-                <option key={value.id} value={value.id}>
-                  {value.name}, {dayText(value.day)}
-                </option>
-              ))}
-            </select>
-          </label>
+          <LabelledSelect
+            title="Day"
+            value={openId ?? ''}
+            options={days.held.map(
+              ({ value }) => [value.id, `${value.name}, ${dayText(value.day)}`] as const,
+            )}
+            set={setOpenId}
+            width="w-96 max-w-full"
+          />
         )}
         {mayEdit && (
           <button type="button" className="btn btn-outline btn-sm" onClick={() => void begin()}>

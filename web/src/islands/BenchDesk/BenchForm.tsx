@@ -1,9 +1,11 @@
 import type { BenchDay } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
-import { LabelledCheck } from '../../components/LabelledCheck';
-import { LabelledText } from '../../components/LabelledText';
 import { clockText, minutesOfClock } from '../../messages/bench';
 import { counted } from '../../messages/labels';
+import { named } from '../../ui/bound';
+import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
 import type { useBenchDesk } from './useBenchDesk';
 
@@ -102,25 +104,16 @@ export function BenchForm({
             );
           })}
         </ul>
-        <label className="block">
-          <span className="muted block text-small">Somebody else of the roster</span>
-          <select
-            className="select select-sm w-64"
-            value=""
-            onChange={({ target: { value } }) =>
-              value && set({ people: [...day.people, { id: value, fromMin: 0, toMin: day.lastsMin }] })
-            }
-          >
-            <option value="">choose</option>
-            {people
-              .filter(({ id }) => !day.people.some((one) => one.id === id))
-              .map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-          </select>
-        </label>
+        <LabelledSelect
+          title="Somebody else of the roster"
+          value=""
+          options={named(
+            people.filter(({ id }) => !day.people.some((one) => one.id === id)),
+            'choose',
+          )}
+          set={(id) => id && set({ people: [...day.people, { id, fromMin: 0, toMin: day.lastsMin }] })}
+          width="w-64"
+        />
         <p className="muted text-small">
           Whoever comes does their own sets; those of others are brought by then, and anybody does them.
         </p>

@@ -2,6 +2,8 @@ import type { QuestionId } from '@umbrex/core/interview';
 import { Shape } from '../../components/Shape';
 import { QUESTION_TEXT } from '../../messages/interview';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { QuestionPicture } from './QuestionPicture';
 import type { useDescribeDesk } from './useDescribeDesk';
 
@@ -24,29 +26,13 @@ export function DescribeDeskView(props: Props) {
           something in this plan is asked. What you do not know stays unknown.
         </p>
         <div className="grid gap-3 sm:grid-cols-2">
-          <label>
-            <span className="muted block text-small">It behaves like</span>
-            <select
-              className="select select-sm w-full"
-              value={pattern?.id ?? ''}
-              onChange={(event) => choosePattern(event.target.value)}
-            >
-              {patterns.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.pattern}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label>
-            <span className="muted block text-small">What you call it</span>
-            <input
-              className="input input-sm w-full"
-              value={title}
-              maxLength={40}
-              onChange={(event) => setTitle(event.target.value)}
-            />
-          </label>
+          <LabelledSelect
+            title="It behaves like"
+            value={pattern?.id ?? ''}
+            options={patterns.map((one) => [one.id, one.pattern] as const)}
+            set={choosePattern}
+          />
+          <LabelledText title="What you call it" value={title} set={setTitle} most={40} />
         </div>
         {next ? (
           <QuestionCard {...props} next={next} n={said.length + 1} />

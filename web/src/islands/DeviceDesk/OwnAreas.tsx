@@ -3,8 +3,8 @@ import type { Unit, UnitInput } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { AreaNames } from '../PlanDesk/AreaNames';
 
 const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { Kind, Settings } from './useDeviceDesk';
 
 interface Props {

@@ -1,11 +1,11 @@
 import type { QuestionId } from '@umbrex/core/interview';
 import { type ReactNode, useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import type { EnrolKind, Enrolment } from '../../contract/roster';
 import { HOLDS_TEXT } from '../../messages/enrol';
 import { QUESTION_TEXT } from '../../messages/interview';
 import { guarded } from '../../ui/guarded';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
 import { accessFault } from '../SignIn/words';

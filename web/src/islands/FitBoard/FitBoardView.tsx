@@ -1,11 +1,11 @@
 import { FindingItem } from '../../components/FindingItem';
-import { LabelledCheck } from '../../components/LabelledCheck';
-import { LabelledSelect } from '../../components/LabelledSelect';
 import { Shape } from '../../components/Shape';
 import { counted } from '../../messages/labels';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
 import { Empty } from '../../ui/Empty';
+import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { ResultTable } from '../desk/ResultTable';
 import { BoardRow } from './BoardRow';
 import { CellDrawer } from './CellDrawer';

@@ -1,6 +1,6 @@
 import { FindingItem } from '../../components/FindingItem';
-import { LabelledCheck } from '../../components/LabelledCheck';
 import { TakeInFile } from '../../components/TakeInFile';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { PlaceForm } from './PlaceForm';
 import type { useHeldDesk } from './useHeldDesk';
 

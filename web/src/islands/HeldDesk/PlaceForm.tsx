@@ -1,8 +1,8 @@
 import { type Description, listItems, slotsOf } from '@umbrex/core/model';
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import type { useHeldDesk } from './useHeldDesk';
 
 const LEFT_OUT = '';

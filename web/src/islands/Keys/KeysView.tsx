@@ -1,8 +1,8 @@
 import { CircleHelp, MoonStar } from 'lucide-react';
-import { LabelledCheck } from '../../components/LabelledCheck';
 import { Shape } from '../../components/Shape';
 import { ToneGlyph } from '../../components/ToneGlyph';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import type { useKeys } from './useKeys';
 
 const KEYS: readonly (readonly [string, string])[] = [

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
-import { LabelledCheck } from '../../components/LabelledCheck';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import { Shape } from '../../components/Shape';
 import { TakeInFile } from '../../components/TakeInFile';
 import { ToneGlyph } from '../../components/ToneGlyph';
 import { VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
 import { guarded } from '../../ui/guarded';
+import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
 import { useRows } from '../../ui/rows';
 import { useUnsaved } from '../../ui/unsaved';
@@ -22,6 +23,7 @@ function KitIsland() {
   const [text, setText] = useState('some words');
   const [kept, setKept] = useState('some words');
   const [choice, setChoice] = useState<'one' | 'two'>('one');
+  const [day, setDay] = useState('');
   const [isOn, setOn] = useState(false);
   const [isBroken, setBroken] = useState(false);
   const rows = useRows<HTMLUListElement>();
@@ -56,6 +58,8 @@ function KitIsland() {
           <h2 className="font-bold sm:col-span-2">Fields</h2>
           <LabelledText title="A line" value={text} set={setText} help="A word of help." />
           <LabelledText title="A line that is wrong" value="" set={setText} fault="Write something." />
+          <LabelledDay title="A day" value={day} set={setDay} help="Empty where nobody knows it." />
+          <LabelledDay title="A moment" value="" set={setDay} type="datetime-local" fault="Give a day." />
           <LabelledSelect
             title="A choice"
             value={choice}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { MadeLink } from '../../components/MadeLink';
 import type { CardLink } from '../../contract/card';
 import { dayText } from '../../messages/days';
+import { LabelledDay } from '../../ui/LabelledDay';
 import { call } from '../desk/api';
 import { useAttempt } from '../desk/useAttempt';
 
@@ -76,17 +77,7 @@ export function LinkGiver({ planId, of, links, today }: Props) {
           void make();
         }}
       >
-        <label className="block">
-          <span className="muted block text-small">Good until the end of</span>
-          <input
-            type="date"
-            className="input input-sm w-full"
-            value={until}
-            min={today}
-            required
-            onChange={(event) => setUntil(event.target.value)}
-          />
-        </label>
+        <LabelledDay title="Good until the end of" value={until} set={setUntil} least={today} isNeeded />
         {of.kind === 'card' && (
           <label className="flex items-start gap-2 text-plain">
             <input

@@ -4,6 +4,7 @@ import { FindingItem } from '../../components/FindingItem';
 import { PathStrip } from '../../components/PathStrip';
 import { counted } from '../../messages/labels';
 import { questionText } from '../../messages/questions';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { useListingDesk } from './useListingDesk';
 
 type Props = ReturnType<typeof useListingDesk>;
@@ -36,20 +37,13 @@ export function ListingDeskView(props: Props) {
             onChange={(event) => setNear(event.target.value)}
           />
         </label>
-        <label>
-          <span className="muted block text-small">Within</span>
-          <select
-            className="select select-sm w-28"
-            value={withinKm}
-            onChange={(event) => setWithinKm(Number(event.target.value))}
-          >
-            {WITHIN_KM.map((km) => (
-              <option key={km} value={km}>
-                {km} km
-              </option>
-            ))}
-          </select>
-        </label>
+        <LabelledSelect
+          title="Within"
+          value={String(withinKm)}
+          options={WITHIN_KM.map((km) => [String(km), `${km} km`] as const)}
+          set={(km) => setWithinKm(Number(km))}
+          width="w-28"
+        />
         <button type="submit" className="btn btn-primary btn-sm" disabled={busy || near.trim() === ''}>
           {busy ? 'Searching…' : 'Search'}
         </button>

@@ -1,7 +1,7 @@
 import { type HeardDraft, setMeant } from '@umbrex/core/heard';
 import { ArrowUpDown } from 'lucide-react';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { LogState } from './useLogDesk';
 
 /** One call by tapping: who talked, who listened, and how it came, which writes it. */

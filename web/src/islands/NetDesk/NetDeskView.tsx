@@ -1,6 +1,7 @@
 import type { Net } from '@umbrex/core/model';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
+import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import { LinkGiver } from '../LinkGiver/LinkGiver';
 import { TableFiles } from '../TableImport/TableFiles';
@@ -201,15 +202,7 @@ function AddNet({ nets, setOpenId, timeZone }: Props) {
         add();
       }}
     >
-      <label>
-        <span className="muted block text-small">A new net or event</span>
-        <input
-          className="input input-sm w-60"
-          maxLength={60}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
+      <LabelledText title="A new net or event" value={name} set={setName} most={60} width="w-60" />
       <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
         Add
       </button>

@@ -1,8 +1,9 @@
 import { type Net, NetSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { mayLeave, useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import type { useNetDesk } from './useNetDesk';
@@ -50,15 +51,12 @@ export function NetForm({
       }}
     >
       <LabelledText title="Name" value={net.name} set={(name) => change({ name })} />
-      <label>
-        <span className="muted block text-small">Begins, by the clocks there</span>
-        <input
-          type="datetime-local"
-          className="input input-sm w-full"
-          value={net.startsAt}
-          onChange={(event) => change({ startsAt: event.target.value.slice(0, 16) })}
-        />
-      </label>
+      <LabelledDay
+        title="Begins, by the clocks there"
+        value={net.startsAt}
+        set={(startsAt) => change({ startsAt: startsAt.slice(0, 16) })}
+        type="datetime-local"
+      />
       <LabelledText title="Time zone" value={net.timeZone} set={(timeZone) => change({ timeZone })} />
       <LabelledSelect
         title="How often"

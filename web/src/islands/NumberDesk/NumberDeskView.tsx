@@ -1,7 +1,7 @@
 import { Pin } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
-import { LabelledCheck } from '../../components/LabelledCheck';
 import { counted } from '../../messages/labels';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { ResultTable } from '../desk/ResultTable';
 import type { useNumberDesk } from './useNumberDesk';
 

@@ -1,6 +1,8 @@
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
 import { guarded } from '../../ui/guarded';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { MakingState } from './MakingState';
 import { useMaking } from './useMaking';
 
@@ -56,31 +58,9 @@ function PaperDeskIsland({ planId, kinds, mayAsk, mayEdit, isWhole }: Props) {
       )}
       {isForm && (
         <>
-          <label>
-            <span className="muted block text-small">Incident</span>
-            <input
-              className="input input-sm w-52"
-              maxLength={80}
-              value={incident}
-              onChange={(event) => setIncident(event.target.value)}
-            />
-          </label>
-          {(
-            [
-              ['From', from, setFrom],
-              ['To', to, setTo],
-            ] as const
-          ).map(([title, value, set]) => (
-            <label key={title}>
-              <span className="muted block text-small">{title}</span>
-              <input
-                className="input input-sm"
-                type="datetime-local"
-                value={value}
-                onChange={(event) => set(event.target.value)}
-              />
-            </label>
-          ))}
+          <LabelledText title="Incident" value={incident} set={setIncident} most={80} width="w-52" />
+          <LabelledDay title="From" value={from} set={setFrom} type="datetime-local" width="" />
+          <LabelledDay title="To" value={to} set={setTo} type="datetime-local" width="" />
         </>
       )}
       {mayAsk && (what === 'wall' || isForm) && (

@@ -1,4 +1,7 @@
 import { useState } from 'react';
+import { named } from '../../ui/bound';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { usePeopleDesk } from './usePeopleDesk';
 
 /** One change for everybody who is chosen: a team, a licence's end, or out of the list. */
@@ -8,20 +11,13 @@ export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk
   const who = chosen.size === 1 ? 'one person' : `${chosen.size} people`;
   return (
     <div className="sticky bottom-0 flex flex-wrap items-end gap-3 border-t border-base-content/40 bg-base-200 py-3 max-md:bottom-14">
-      <label>
-        <span className="muted block text-small">For {who}</span>
-        <select
-          className="select select-sm w-40"
-          value={teamId}
-          onChange={(event) => setTeamId(event.target.value)}
-        >
-          {teams.held.map(({ value }) => (
-            <option key={value.id} value={value.id}>
-              {value.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <LabelledSelect
+        title={`For ${who}`}
+        value={teamId}
+        options={named(teams.held.map(({ value }) => value))}
+        set={setTeamId}
+        width="w-40"
+      />
       <button
         type="button"
         className="btn btn-outline btn-sm"
@@ -38,15 +34,7 @@ export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk
       >
         Out of the team
       </button>
-      <label>
-        <span className="muted block text-small">GMRS licence ends on</span>
-        <input
-          type="date"
-          className="input input-sm"
-          value={expires}
-          onChange={(event) => setExpires(event.target.value)}
-        />
-      </label>
+      <LabelledDay title="GMRS licence ends on" value={expires} set={setExpires} width="" />
       <button
         type="button"
         className="btn btn-outline btn-sm"

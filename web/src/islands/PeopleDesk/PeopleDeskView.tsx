@@ -2,6 +2,7 @@ import { licenceText } from '@umbrex/core/fields';
 import type { Person } from '@umbrex/core/model';
 import { useState } from 'react';
 import { Drawer } from '../../ui/Drawer';
+import { LabelledText } from '../../ui/LabelledText';
 import { useRows } from '../../ui/rows';
 import { mayLeave } from '../../ui/unsaved';
 import { LinkGiver } from '../LinkGiver/LinkGiver';
@@ -59,15 +60,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
               });
             }}
           >
-            <label>
-              <span className="muted block text-small">Somebody new</span>
-              <input
-                className="input input-sm w-52"
-                value={name}
-                maxLength={60}
-                onChange={(event) => setName(event.target.value)}
-              />
-            </label>
+            <LabelledText title="Somebody new" value={name} set={setName} most={60} width="w-52" />
             <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
               Add
             </button>

@@ -3,8 +3,9 @@ import { type Licence, type Person, PersonSchema } from '@umbrex/core/model';
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import type { usePeopleDesk } from './usePeopleDesk';
@@ -191,15 +192,12 @@ function LicenceRow({
         options={HOLDS}
         set={(holds) => change({ holds })}
       />
-      <label>
-        <span className="muted block text-small">Ends on</span>
-        <input
-          type="date"
-          className="input input-sm w-full"
-          value={licence.expires === 'unknown' ? '' : licence.expires}
-          onChange={(event) => change({ expires: event.target.value || 'unknown' })}
-        />
-      </label>
+      <LabelledDay
+        title="Ends on"
+        value={licence.expires}
+        none="unknown"
+        set={(expires) => change({ expires })}
+      />
       <LabelledText title="Call sign" value={licence.callSign} set={(callSign) => change({ callSign })} />
       <LabelledText title="Class" value={licence.class} set={(grade) => change({ class: grade })} />
       <button type="button" className="btn btn-ghost btn-xs self-end" onClick={remove}>

@@ -2,9 +2,9 @@ import { type ALERT_EVENT_KINDS, ALERT_EVENTS, WEATHER_NUMBERS } from '@umbrex/c
 import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
 import { useEffect, useState } from 'react';
-import { LabelledCheck } from '../../components/LabelledCheck';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { AreaNames } from './AreaNames';
 
 interface Props {

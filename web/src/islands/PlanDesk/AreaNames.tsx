@@ -1,7 +1,7 @@
 import type { AreaReading } from '@umbrex/core/areas';
 import { useEffect, useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
 import { areaText } from '../../messages/areas';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 
 interface Props {

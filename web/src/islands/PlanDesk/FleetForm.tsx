@@ -1,6 +1,6 @@
 import { type Fleet, FleetSchema } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
+import { LabelledText } from '../../ui/LabelledText';
 
 interface Props {
   fleet: Fleet;

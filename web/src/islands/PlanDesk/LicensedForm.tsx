@@ -2,6 +2,9 @@ import { type LicensedFrequency, LicensedFrequencySchema, type PlanHead } from '
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 
 interface Props {
   licensed: PlanHead['licensed'];
@@ -31,6 +34,12 @@ const BLANK: Row = {
   expires: '',
 };
 
+const WIDTHS = [
+  ['12500', '12.5 kHz'],
+  ['6250', '6.25 kHz'],
+  ['25000', '25 kHz'],
+] as const;
+
 const FAULTS: Readonly<Record<string, string>> = {
   name: 'Give the frequency a name.',
   receiveHz: 'Write the receive frequency in MHz, for example 451.8125.',
@@ -59,19 +68,22 @@ function rowOf(form: Row) {
 /** The group's own business frequencies, as its licence lists them: the rules let its people talk on these alone. */
 export function LicensedForm({ licensed, change }: Props) {
   const [form, setForm] = useState<Row | null>(null);
+  /** The field that is wrong; empty where it is none of them. */
   const [fault, setFault] = useState<string | null>(null);
   const add = () => {
     if (!form) return;
     const parsed = rowOf(form);
     if (!parsed.success) {
-      setFault(FAULTS[String(parsed.error.issues[0]?.path[0])] ?? 'Look at the fields again.');
+      const at = String(parsed.error.issues[0]?.path[0]);
+      setFault(at in FAULTS ? at : '');
       return;
     }
     change([...licensed, parsed.data]);
     setFault(null);
     setForm(null);
   };
-  const set = (part: Partial<Row>) => setForm((now) => now && { ...now, ...part });
+  const put = (field: keyof Row) => (text: string) => setForm((now) => now && { ...now, [field]: text });
+  const faulty = (field: string) => (fault === field ? { fault: FAULTS[field] } : {});
   return (
     <fieldset className="space-y-2">
       <legend className="muted text-small">Business frequencies of your own licence</legend>
@@ -88,36 +100,45 @@ export function LicensedForm({ licensed, change }: Props) {
       </ul>
       {form ? (
         <div className="grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
-          <Text title="Name" value={form.name} set={(name) => set({ name })} wide />
-          <Text title="Receive, MHz" value={form.receive} set={(receive) => set({ receive })} />
-          <Text title="Transmit, MHz" value={form.transmit} set={(transmit) => set({ transmit })} />
-          <label>
-            <span className="muted block text-small">Width</span>
-            <select
-              className="select select-sm w-full"
-              value={form.bandwidthHz}
-              onChange={(event) => set({ bandwidthHz: event.target.value })}
-            >
-              <option value="12500">12.5 kHz</option>
-              <option value="6250">6.25 kHz</option>
-              <option value="25000">25 kHz</option>
-            </select>
-          </label>
-          <Text title="Power, W" value={form.maxPowerW} set={(maxPowerW) => set({ maxPowerW })} />
-          <Text title="Licence" value={form.licence} set={(licence) => set({ licence })} />
-          <label>
-            <span className="muted block text-small">Ends on</span>
-            <input
-              type="date"
-              className="input input-sm w-full"
-              value={form.expires}
-              onChange={(event) => set({ expires: event.target.value })}
-            />
-          </label>
-          <Text title="Area" value={form.area} set={(area) => set({ area })} wide />
-          {fault && (
+          <div className="col-span-2">
+            <LabelledText title="Name" value={form.name} set={put('name')} most={80} {...faulty('name')} />
+          </div>
+          <LabelledText
+            title="Receive, MHz"
+            value={form.receive}
+            set={put('receive')}
+            most={80}
+            {...faulty('receiveHz')}
+          />
+          <LabelledText
+            title="Transmit, MHz"
+            value={form.transmit}
+            set={put('transmit')}
+            most={80}
+            {...faulty('transmitHz')}
+          />
+          <LabelledSelect title="Width" value={form.bandwidthHz} options={WIDTHS} set={put('bandwidthHz')} />
+          <LabelledText
+            title="Power, W"
+            value={form.maxPowerW}
+            set={put('maxPowerW')}
+            most={80}
+            {...faulty('maxPowerW')}
+          />
+          <LabelledText
+            title="Licence"
+            value={form.licence}
+            set={put('licence')}
+            most={80}
+            {...faulty('licence')}
+          />
+          <LabelledDay title="Ends on" value={form.expires} set={put('expires')} {...faulty('expires')} />
+          <div className="col-span-2">
+            <LabelledText title="Area" value={form.area} set={put('area')} most={80} {...faulty('area')} />
+          </div>
+          {fault === '' && (
             <p className="finding col-span-2 text-small" data-severity="error" role="alert">
-              {fault}
+              Look at the fields again.
             </p>
           )}
           <div className="col-span-2 flex gap-2">
@@ -169,29 +190,5 @@ function LicensedRow({ row, remove }: { row: LicensedFrequency; remove: () => vo
         <Trash2 size={16} aria-hidden="true" />
       </button>
     </li>
-  );
-}
-
-function Text({
-  title,
-  value,
-  set,
-  wide = false,
-}: {
-  title: string;
-  value: string;
-  set: (value: string) => void;
-  wide?: boolean;
-}) {
-  return (
-    <label className={wide ? 'col-span-2' : ''}>
-      <span className="muted block text-small">{title}</span>
-      <input
-        className="input input-sm w-full"
-        maxLength={80}
-        value={value}
-        onChange={(event) => set(event.target.value)}
-      />
-    </label>
   );
 }

@@ -2,6 +2,7 @@ import { type Channel, type Description, loadingDay, type Plan } from '@umbrex/c
 import { type Grounds, type HeldLicence, transmitRule } from '@umbrex/core/rules';
 import { useState } from 'react';
 import { findingText } from '../../messages/findings';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 
 /** Somebody of the roster with what they lean on. */
 export interface RosterPerson {
@@ -99,20 +100,12 @@ export function MayTransmit({
             </optgroup>
           </select>
         </label>
-        <label className="block">
-          <span className="muted block text-small">With</span>
-          <select
-            className="select select-sm w-full"
-            value={device.id}
-            onChange={(event) => setDeviceId(event.target.value)}
-          >
-            {devices.map(({ id, title }) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </select>
-        </label>
+        <LabelledSelect
+          title="With"
+          value={device.id}
+          options={devices.map(({ id, title }) => [id, title] as const)}
+          set={setDeviceId}
+        />
         <div aria-live="polite">
           {rule.may === 'transmit' ? (
             <p>

@@ -2,12 +2,13 @@ import { useStore } from '@nanostores/react';
 import { headOf, type PlanHead } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
 import { PLANNED_CHOICES, WITHDRAWN_CHOICES } from '../../messages/channelState';
 import { countryChoices } from '../../messages/countries';
 import { NAMING_CHOICES } from '../../messages/naming';
 import { alertsText, fleetText, rightsText, scansText, servicesText } from '../../messages/planParts';
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { Part } from '../../ui/Part';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled, type DeskState } from '../desk/deskStore';
@@ -163,32 +164,23 @@ export function PlanForm({ desk, save }: Props) {
           options={WITHDRAWN_CHOICES}
           set={(withdrawn) => change({ withdrawn })}
         />
-        <label className="block">
-          <span className="muted text-small">Sets are loaded on</span>
-          <input
-            type="date"
-            className="input input-sm w-full font-mono"
-            value={head.loadOn ?? ''}
-            onChange={(event) => change({ loadOn: event.target.value || null })}
-            aria-describedby="load-on"
-          />
-          <span id="load-on" className="muted block text-small">
-            Licences and permissions are judged for that day; without one, for the day it is.
-          </span>
-        </label>
+        <LabelledDay
+          title="Sets are loaded on"
+          value={head.loadOn ?? ''}
+          set={(loadOn) => change({ loadOn: loadOn || null })}
+          help="Licences and permissions are judged for that day; without one, for the day it is."
+        />
       </Part>
       <Part title="Scans and names" state={scansText(head)}>
-        <label className="block">
-          <span className="muted text-small">Scans, after a call</span>
-          <select
-            className="select select-sm w-full"
-            value={head.resumeDelay}
-            onChange={(event) => change({ resumeDelay: event.target.value === 'off' ? 'off' : 'on' })}
-          >
-            <option value="on">stay for the answer, for conversations</option>
-            <option value="off">move on at once, to hear more places</option>
-          </select>
-        </label>
+        <LabelledSelect
+          title="Scans, after a call"
+          value={head.resumeDelay}
+          options={[
+            ['on', 'stay for the answer, for conversations'],
+            ['off', 'move on at once, to hear more places'],
+          ]}
+          set={(resumeDelay) => change({ resumeDelay })}
+        />
         <LabelledSelect
           title="Names on displays that are set by keys"
           value={head.naming.all}

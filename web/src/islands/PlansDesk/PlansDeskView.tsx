@@ -1,9 +1,9 @@
 import type { PlanCountry } from '@umbrex/core/facts';
 import { type ReactNode, useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import { COUNTRY_TEXT, countryChoices } from '../../messages/countries';
 import { counted } from '../../messages/labels';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import type { PlanAtAGlance, usePlansDesk } from './usePlansDesk';
 
 /** All plans of a workspace: those in use, those that were put away, and a new one. */

@@ -1,11 +1,12 @@
 import type { SheetCost } from '@umbrex/core/publish';
-import { LabelledCheck } from '../../components/LabelledCheck';
-import { LabelledText } from '../../components/LabelledText';
 import type { PublishView } from '../../contract/revisions';
 import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { blockerAddress, blockerText, CHOICE_TEXT } from '../../messages/revisions';
 import { hoursText } from '../../messages/rollout';
+import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
 import type { usePublishDesk } from './usePublishDesk';
 
@@ -255,16 +256,13 @@ function Decide(desk: Desk & { view: PublishView }) {
         set={setReason}
         help="As “The repeater on Gannet Top sends another tone since October.”"
       />
-      <label className="block">
-        <span className="muted block text-small">Sets should hold it from</span>
-        <input
-          type="date"
-          className="input input-sm w-44"
-          value={effectiveFrom}
-          required
-          onChange={(event) => setEffectiveFrom(event.target.value)}
-        />
-      </label>
+      <LabelledDay
+        title="Sets should hold it from"
+        value={effectiveFrom}
+        set={setEffectiveFrom}
+        width="w-44"
+        isNeeded
+      />
       <p className="flex flex-wrap items-center gap-3">
         <button type="submit" className="btn btn-primary btn-sm" disabled={busy || missing || open > 0}>
           Publish revision {number}

@@ -1,8 +1,8 @@
 import type { Finding } from '@umbrex/core/findings';
 import { type ReactNode, useId } from 'react';
 import { FindingItem } from '../../components/FindingItem';
-import { LabelledText } from '../../components/LabelledText';
 import { counted } from '../../messages/labels';
+import { LabelledText } from '../../ui/LabelledText';
 import type { useRecordDesk } from './useRecordDesk';
 
 type Props = ReturnType<typeof useRecordDesk>;

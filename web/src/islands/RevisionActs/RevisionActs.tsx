@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
 import { guarded } from '../../ui/guarded';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { useAttempt } from '../desk/useAttempt';
 

@@ -1,8 +1,6 @@
 import { type Checked, checksOf, conditionOf, onLoan, preparations } from '@umbrex/core/evidence';
 import { type CheckKind, CONDITIONS, PREPARATIONS, type Unit } from '@umbrex/core/model';
 import { type ReactNode, useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import type { Seen } from '../../contract/revisions';
 import type { Versioned } from '../../contract/things';
 import {
@@ -13,6 +11,8 @@ import {
   timelineEntries,
 } from '../../messages/rollout';
 import { guarded } from '../../ui/guarded';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
 import { call } from '../desk/api';
 import { useSet } from '../desk/setStore';

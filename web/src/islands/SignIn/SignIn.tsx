@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
 import type { Role } from '../../contract/roles';
 import { guarded } from '../../ui/guarded';
+import { LabelledText } from '../../ui/LabelledText';
 import { forgetTyped } from '../../ui/typed';
 import { call, Refusal } from '../desk/api';
 import { Fault } from './fields';

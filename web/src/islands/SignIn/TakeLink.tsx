@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { LabelledText } from '../../components/LabelledText';
 import type { SentTo } from '../../contract/routes';
 import { guarded } from '../../ui/guarded';
+import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault, PASSWORD_HELP } from './fields';
 import { accessFault } from './words';

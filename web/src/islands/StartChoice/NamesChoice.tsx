@@ -1,8 +1,8 @@
 import type { Naming, Unit } from '@umbrex/core/model';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
 import { NAMING_OPTIONS } from '../../messages/naming';
 import { guarded } from '../../ui/guarded';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { useUnitChoice } from './useUnitChoice';
 
 interface Props {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { counted } from '../../messages/labels';
 import { guarded } from '../../ui/guarded';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { call, failureText } from '../desk/api';
 import { $notice, sayAfterLoad } from '../desk/deskStore';
 
@@ -35,20 +36,13 @@ function StarterSetsIsland({ planId, version, sets }: Props) {
   if (sets.length === 0) return <p className="muted">There are no starter sets for this plan’s country.</p>;
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <label>
-        <span className="muted block text-small">A whole set into the plan, as a group of its own</span>
-        <select
-          className="select select-sm w-80"
-          value={chosen}
-          onChange={(event) => setChosen(event.target.value)}
-        >
-          {sets.map((set) => (
-            <option key={set.id} value={set.id}>
-              {set.title} ({set.count})
-            </option>
-          ))}
-        </select>
-      </label>
+      <LabelledSelect
+        title="A whole set into the plan, as a group of its own"
+        value={chosen}
+        options={sets.map((set) => [set.id, `${set.title} (${set.count})`] as const)}
+        set={setChosen}
+        width="w-80"
+      />
       <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={() => void add()}>
         {busy ? 'Adding…' : 'Add this set'}
       </button>

@@ -2,9 +2,10 @@ import { readTone } from '@umbrex/core/listing';
 import { type Station, type StationFact, StationFactSchema, type StationField } from '@umbrex/core/model';
 import { hzFromMHzText } from '@umbrex/core/units';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import { FACT_HINTS, stationField } from '../../messages/stations';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import type { useStationDesk } from './useStationDesk';
 
@@ -98,15 +99,7 @@ export function FactForm({ held, addFact, me, today }: Props) {
         <LabelledText most={80} title="Value" value={text} set={setText} />
       )}
       <LabelledText most={80} title="Who says so" value={source} set={setSource} />
-      <label>
-        <span className="muted block text-small">On</span>
-        <input
-          type="date"
-          className="input input-sm w-full"
-          value={on}
-          onChange={(event) => setOn(event.target.value)}
-        />
-      </label>
+      <LabelledDay title="On" value={on} set={setOn} />
       {fault && (
         <p className="finding col-span-2 text-small" data-severity="error" role="alert">
           {fault}

@@ -4,9 +4,10 @@ import { placeText, readPlace } from '@umbrex/core/units';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
-import { LabelledSelect } from '../../components/LabelledSelect';
-import { LabelledText } from '../../components/LabelledText';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import { FactForm } from './FactForm';
@@ -178,26 +179,20 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
         set={(state) => change({ state })}
       />
       <div className="grid grid-cols-2 gap-2">
-        <label>
-          <span className="muted block text-small">Who asked or was told</span>
-          <input
-            className="input input-sm w-full"
-            value={permission.by}
-            maxLength={60}
-            onChange={(event) => change({ by: event.target.value })}
-          />
-        </label>
-        <Day title="On" value={permission.on} set={(on) => change({ on })} />
-        <Day title="Good until" value={permission.expires} set={(expires) => change({ expires })} />
-        <label>
-          <span className="muted block text-small">Note</span>
-          <input
-            className="input input-sm w-full"
-            value={permission.note}
-            maxLength={400}
-            onChange={(event) => change({ note: event.target.value })}
-          />
-        </label>
+        <LabelledText
+          title="Who asked or was told"
+          value={permission.by}
+          set={(by) => change({ by })}
+          most={60}
+        />
+        <LabelledDay title="On" none="unknown" value={permission.on} set={(on) => change({ on })} />
+        <LabelledDay
+          title="Good until"
+          none="unknown"
+          value={permission.expires}
+          set={(expires) => change({ expires })}
+        />
+        <LabelledText title="Note" value={permission.note} set={(note) => change({ note })} most={400} />
       </div>
       <button type="submit" className="btn btn-primary btn-sm">
         Save permission
@@ -219,20 +214,6 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
         </button>
       </details>
     </form>
-  );
-}
-
-function Day({ title, value, set }: { title: string; value: string; set: (value: string) => void }) {
-  return (
-    <label>
-      <span className="muted block text-small">{title}</span>
-      <input
-        type="date"
-        className="input input-sm w-full"
-        value={value === 'unknown' ? '' : value}
-        onChange={(event) => set(event.target.value || 'unknown')}
-      />
-    </label>
   );
 }
 

@@ -2,8 +2,8 @@ import { factOf } from '@umbrex/core/stations';
 import { mhzText } from '@umbrex/core/units';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import type { CSSProperties } from 'react';
-import { LabelledCheck } from '../../components/LabelledCheck';
 import { KIND_TEXT } from '../../messages/stations';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { HEIGHT, type Site, type useStationMap, WIDTH } from './useStationMap';
 
 type Props = ReturnType<typeof useStationMap>;

@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import { ROLES, type Role } from '../../contract/roles';
+import { named } from '../../ui/bound';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import type { TeamProps, useTeamDesk } from './useTeamDesk';
 
 /** Invites somebody by link: with an account of a role, or to tell of their set without one. */
@@ -26,49 +29,28 @@ export function Invite({
           );
         }}
       >
-        <label>
-          <span className="muted block text-small">Somebody of the roster</span>
-          <select
-            className="select select-sm w-52"
-            value={personId}
-            onChange={(event) => {
-              setPersonId(event.target.value);
-              const person = people.find(({ id }) => id === event.target.value);
-              if (person) setName(person.name);
-            }}
-          >
-            <option value="">somebody else</option>
-            {people.map((person) => (
-              <option key={person.id} value={person.id}>
-                {person.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="muted block text-small">Name</span>
-          <input
-            className="input input-sm w-52"
-            value={name}
-            maxLength={60}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
-        <label>
-          <span className="muted block text-small">For what</span>
-          <select
-            className="select select-sm w-60"
-            value={role}
-            onChange={(event) => setRole(event.target.value as Role | 'enrol')}
-          >
-            {ROLES.map((entry) => (
-              <option key={entry} value={entry}>
-                an account as {entry}
-              </option>
-            ))}
-            <option value="enrol">to tell us of their set, no account</option>
-          </select>
-        </label>
+        <LabelledSelect
+          title="Somebody of the roster"
+          value={personId}
+          options={named(people, 'somebody else')}
+          set={(id) => {
+            setPersonId(id);
+            const person = people.find((one) => one.id === id);
+            if (person) setName(person.name);
+          }}
+          width="w-52"
+        />
+        <LabelledText title="Name" value={name} set={setName} most={60} width="w-52" />
+        <LabelledSelect
+          title="For what"
+          value={role}
+          options={[
+            ...ROLES.map((entry) => [entry, `an account as ${entry}`] as const),
+            ['enrol', 'to tell us of their set, no account'],
+          ]}
+          set={setRole}
+          width="w-60"
+        />
         <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
           Make a link
         </button>

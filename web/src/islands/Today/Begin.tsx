@@ -1,9 +1,9 @@
 import type { PlanCountry } from '@umbrex/core/facts';
 import { headOf } from '@umbrex/core/model';
 import { useState } from 'react';
-import { LabelledSelect } from '../../components/LabelledSelect';
 import { countryChoices } from '../../messages/countries';
 import { guarded } from '../../ui/guarded';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
 

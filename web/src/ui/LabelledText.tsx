@@ -9,6 +9,10 @@ interface Props {
   autoComplete?: HTMLInputAutoCompleteAttribute;
   inputMode?: 'numeric' | 'text';
   help?: string;
+  width?: string;
+  placeholder?: string;
+  /** In figures' letters, where it holds figures. */
+  figures?: boolean;
   /** What is wrong with it. */
   fault?: string | undefined;
 }
@@ -23,6 +27,9 @@ export function LabelledText({
   autoComplete = 'off',
   inputMode = 'text',
   help,
+  width = 'w-full',
+  placeholder,
+  figures = false,
   fault,
 }: Props) {
   const id = useId();
@@ -31,10 +38,11 @@ export function LabelledText({
       <label className="block">
         <span className="muted block text-small">{title}</span>
         <input
-          className="input input-sm w-full"
+          className={`input input-sm ${width} ${figures ? 'font-mono' : ''}`}
           type={type}
           value={value}
           maxLength={most}
+          placeholder={placeholder}
           autoComplete={autoComplete}
           inputMode={inputMode}
           onChange={(event) => set(event.target.value)}
