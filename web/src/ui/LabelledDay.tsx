@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { useFault } from './fault';
 
 interface Props {
   title: string;
@@ -29,12 +30,14 @@ export function LabelledDay({
   fault,
 }: Props) {
   const id = useId();
+  const field = useFault(fault);
   const said = fault ?? help;
   return (
     <div>
       <label className="block">
         <span className="muted block text-small">{title}</span>
         <input
+          ref={field}
           type={type}
           className={`input input-sm ${width}`}
           value={value === none ? '' : value}

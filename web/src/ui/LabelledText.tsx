@@ -1,4 +1,5 @@
 import { type HTMLInputAutoCompleteAttribute, useId } from 'react';
+import { useFault } from './fault';
 
 interface Props {
   title: string;
@@ -33,11 +34,13 @@ export function LabelledText({
   fault,
 }: Props) {
   const id = useId();
+  const field = useFault(fault);
   return (
     <div>
       <label className="block">
         <span className="muted block text-small">{title}</span>
         <input
+          ref={field}
           className={`input input-sm ${width} ${figures ? 'font-mono' : ''}`}
           type={type}
           value={value}
