@@ -44,8 +44,10 @@ test('the plan’s own business frequencies are written in its form, and a wrong
   await fields.getByLabel('Receive, MHz').fill('452.2125');
   await fields.getByLabel('Power, W').fill('much');
   await fields.getByRole('button', { name: 'Take this frequency' }).click();
-  await expect(fields.getByRole('alert')).toHaveText('Write the power the licence allows, in watts.');
-  await fields.getByLabel('Power, W').fill('2');
+  const power = fields.getByLabel('Power, W');
+  await expect(power).toHaveAccessibleDescription('Write the power the licence allows, in watts.');
+  await expect(power).toBeFocused();
+  await power.fill('2');
   await fields.getByLabel('Licence').fill('Ostrel Ferry, invented');
   await fields.getByLabel('Ends on').fill('2031-05-31');
   await fields.getByRole('button', { name: 'Take this frequency' }).click();
