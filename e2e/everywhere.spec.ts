@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { axeFindings, COLOUR_RULES, entry, expect, open, planPath, ready, test } from './support';
+import { axeFindings, COLOUR_RULES, debris, entry, expect, open, planPath, ready, test } from './support';
 
 const VIEWS = [
   '',
@@ -63,7 +63,7 @@ const PREPARE: Readonly<Record<string, (page: Page) => Promise<void>>> = {
 };
 
 // One page walks through all views: what a browser has loaded once it need not load again.
-test('axe finds nothing on any view in either theme, and at 390 px nothing runs out of the page', async ({
+test('axe finds nothing on any view in either theme, no word is a piece of the program, and at 390 px nothing runs out of the page', async ({
   page,
   context,
   baseURL,
@@ -105,7 +105,13 @@ test('axe finds nothing on any view in either theme, and at 390 px nothing runs 
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
     await page.setViewportSize({ width: 1280, height: 800 });
-    const all = [...watch, ...chart, ...(overflow > 0 ? [`${overflow} px too wide at 390 px`] : [])];
+    const words = (await debris(page)).map((text) => `a piece of the program: ${text}`);
+    const all = [
+      ...watch,
+      ...chart,
+      ...words,
+      ...(overflow > 0 ? [`${overflow} px too wide at 390 px`] : []),
+    ];
     if (all.length > 0) found[view || '/'] = all;
   }
   expect(found).toEqual({});

@@ -125,6 +125,24 @@ export async function axeFindings(page: Page, rules = ALL_RULES): Promise<string
   );
 }
 
+/** Texts in which a piece of the program shows: a mark that nothing filled, a value that is none. Also what stands on paper alone, or is closed. */
+export function debris(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT, (node) =>
+      node.parentElement?.closest('script, style, template')
+        ? NodeFilter.FILTER_REJECT
+        : NodeFilter.FILTER_ACCEPT,
+    );
+    const found: string[] = [];
+    while (texts.nextNode()) {
+      const text = texts.currentNode.textContent ?? '';
+      if (/\$\{|\$\d|`|\bundefined\b|\bNaN\b|\[object|\{[a-z]\w*\}|\bnull\b/.test(text))
+        found.push(text.trim());
+    }
+    return found;
+  });
+}
+
 /** Opens a part of the plan's form. */
 export const openPart = (page: Page, title: string) =>
   page.locator('summary > span:first-child').getByText(title, { exact: true }).click();

@@ -49,6 +49,8 @@ async function printed(search: string, visitor = coordinator) {
     });
   const info = run('pdfinfo', '');
   const text = run('pdftotext', '-layout', '-');
+  // No piece of the program stands on paper.
+  expect(text).not.toMatch(/\$\{|\$\d|`|\bundefined\b|\bNaN\b|\[object|\{[a-z]\w*\}|\bnull\b/);
   return {
     status: 200,
     file,

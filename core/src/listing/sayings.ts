@@ -56,6 +56,9 @@ export function askSayings({ sayings, modeParts, line, questions }: Collected): 
       return `${rest} ${isSaid ? '' : value}`.replace(/\s+/g, ' ').trim();
     });
     const offers = values.map((value) => said.get(value) ?? value);
+    // What is asked is not said to be taken as well.
+    const taken = of === 'mode' ? questions.findIndex(({ code }) => code === 'digital-mode') : -1;
+    if (taken >= 0) questions.splice(taken, 1);
     const words = isMixed ? about.map(({ start, end }) => line.slice(start, end)) : offers;
     questions.push({ code: 'says-two', blocking: true, about: words.join(', '), offers, lines });
   }

@@ -28,6 +28,7 @@ describe('a line that says two things of one', () => {
     const asked = questions.filter(({ code }) => code === 'says-two');
     expect(ok).toBe(false);
     expect(asked.map((question) => question.lines)).toEqual([lines]);
+    expect(questions.map(({ code }) => code)).not.toContain('digital-mode');
     for (const answer of lines)
       expect(readLine(answer, 'US').questions.map(({ code }) => code)).not.toContain('says-two');
   });

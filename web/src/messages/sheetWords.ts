@@ -30,7 +30,7 @@ export function lengthText(
   card: readonly CardSlot[] | null,
 ): string {
   if (card !== null)
-    return `${card.length === 1 ? 'One place' : `${card.length} places`}${sheet.way === 'file' ? ', sent by file; the file was sent to a virtual set and read back just now' : ''}.`;
+    return `${card.length === 1 ? 'One place' : `${card.length} places`}${sheet.way === 'file' ? ', sent by file; the file was sent to a virtual set and read back' : ''}.`;
   if (sheet.steps.length === 0) return 'Nothing to change: this set already holds what it should.';
   const presses =
     sheet.presses === sheet.mostPresses
