@@ -69,8 +69,8 @@ export async function loadDesk(
   of: State | 'published' = 'draft',
 ): Promise<Desk> {
   const { workspace } = session;
-  await proofs.read(db);
-  const revisions = await listRevisions(db, workspace.id, planId);
+  // Both at once: without the database a page waits for it no longer than before.
+  const [revisions] = await Promise.all([listRevisions(db, workspace.id, planId), proofs.read(db)]);
   const shown = of === 'published' ? (inForce(revisions, today())?.number ?? 'draft') : of;
   const [plans, drafted, state, all, descriptions, people, stations, teams] = await Promise.all([
     listPlans(db, workspace.id),
