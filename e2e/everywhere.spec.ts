@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { axeFindings, COLOUR_RULES, debris, entry, expect, open, planPath, ready, test } from './support';
+import {
+  axeFindings,
+  COLOUR_RULES,
+  debris,
+  entry,
+  expect,
+  inTheme,
+  open,
+  planPath,
+  ready,
+  test,
+} from './support';
 
 const VIEWS = [
   '',
@@ -84,18 +95,7 @@ test('axe finds nothing on any view in either theme, no word is a piece of the p
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'watch');
     await PREPARE[view]?.(page);
     const watch = await axeFindings(page);
-    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'chart'));
-    // Colours of buttons change over a moment, on a busy machine a longer one.
-    await page.evaluate(async () => {
-      // What turns for ever has no end to wait for, and a page at rest may draw no frame.
-      const atMost = (ms: number, what: Promise<unknown>) =>
-        Promise.race([what, new Promise((done) => setTimeout(done, ms))]);
-      await atMost(500, new Promise(requestAnimationFrame));
-      const ending = document
-        .getAnimations()
-        .filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime));
-      await atMost(5000, Promise.all(ending.map(({ finished }) => finished.catch(() => undefined))));
-    });
+    await inTheme(page, 'chart');
     const chart = await axeFindings(page, COLOUR_RULES);
     await page.setViewportSize({ width: 390, height: 844 });
     const load = page.getByRole('link', { name: /^Load/ });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { axeFindings, COLOUR_RULES, expect, open, planPath, test, undoLast } from './support';
+import { axeFindings, COLOUR_RULES, expect, inTheme, open, planPath, test, undoLast } from './support';
 
 /** A kind of set whose keys nobody has described: what it can hold is known, how it is set is not. */
 function unkeyed() {
@@ -125,10 +125,7 @@ test('steps recorded once with a set in hand become sheets that prove; a wrong l
     .fill(keys);
   await expect(page.getByText(/its sheets will say “learnt, tried on 1”/)).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
-  await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'watch'));
-  await page.evaluate(() =>
-    Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined))),
-  );
+  await inTheme(page, 'watch');
   expect(await axeFindings(page, COLOUR_RULES)).toEqual([]);
   await page.getByRole('button', { name: 'Save the steps of the My own set' }).click();
   await expect(page.getByText('The steps of the My own set are saved.')).toBeVisible();

@@ -125,6 +125,21 @@ export async function axeFindings(page: Page, rules = ALL_RULES): Promise<string
   );
 }
 
+/** Puts a page into another theme, and waits until its colours have come there: they change over a moment, on a busy machine a longer one. */
+export async function inTheme(page: Page, theme: 'chart' | 'watch'): Promise<void> {
+  await page.evaluate((name) => document.documentElement.setAttribute('data-theme', name), theme);
+  await page.evaluate(async () => {
+    // What turns for ever has no end to wait for, and a page at rest may draw no frame.
+    const atMost = (ms: number, what: Promise<unknown>) =>
+      Promise.race([what, new Promise((done) => setTimeout(done, ms))]);
+    await atMost(500, new Promise(requestAnimationFrame));
+    const ending = document
+      .getAnimations()
+      .filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime));
+    await atMost(5000, Promise.all(ending.map(({ finished }) => finished.catch(() => undefined))));
+  });
+}
+
 /** Texts in which a piece of the program shows: a mark that nothing filled, a value that is none. Also what stands on paper alone, or is closed. */
 export function debris(page: Page): Promise<string[]> {
   return page.evaluate(() => {
