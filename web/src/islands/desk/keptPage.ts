@@ -7,21 +7,28 @@ const DESK = 'umbrex-desk ';
  * for its address then leads to signing in.
  */
 const KEEPING = 'umbrex-desk';
-/** A page that does not come in this time is not kept; whoever signs out meanwhile waits no longer. */
+/** A page that does not come in this time is tried again later; whoever signs out meanwhile waits no longer. */
 const MOST_WAIT_MS = 8000;
+/** How long after one try the next one comes, while the page is open: a server that is busy now is not so for ever. */
+const AGAIN_AFTER_MS = [5000, 15_000, 60_000] as const;
 
 /** Keeps this page and what it is made of, so that it can be looked at and written on while the server is away. */
 export async function keepPage(): Promise<void> {
   if (!canKeep()) return;
   const { href, origin, pathname: path } = window.location;
-  try {
-    await navigator.serviceWorker.register('/sw.js', { scope: path });
-    await navigator.locks.request(KEEPING, () => fill(href, origin, path));
-  } catch {
-    // Without it the page is written on as long as it stays open.
+  for (const afterMs of [0, ...AGAIN_AFTER_MS]) {
+    await new Promise((resolve) => setTimeout(resolve, afterMs));
+    try {
+      await navigator.serviceWorker.register('/sw.js', { scope: path });
+      await navigator.locks.request(KEEPING, () => fill(href, origin, path));
+      return;
+    } catch {
+      // Without it the page is written on as long as it stays open.
+    }
   }
 }
 
+/** One try. A page that is refused, or leads elsewhere, is none to keep. @throws when it, or a part of it, does not come */
 async function fill(href: string, origin: string, path: string): Promise<void> {
   const parts = performance
     .getEntriesByType('resource')
