@@ -11,6 +11,8 @@ export interface Question {
   readonly lines?: readonly string[];
   /** What there is instead, in words: the range of a service. */
   readonly has?: string;
+  /** What of the channel is open until it is answered: the draft has one of what may be meant. */
+  readonly of?: 'mode' | 'width' | 'access' | 'state';
 }
 
 /** By what a question is known. */

@@ -60,6 +60,6 @@ export function askSayings({ sayings, modeParts, line, questions }: Collected): 
     const taken = of === 'mode' ? questions.findIndex(({ code }) => code === 'digital-mode') : -1;
     if (taken >= 0) questions.splice(taken, 1);
     const words = isMixed ? about.map(({ start, end }) => line.slice(start, end)) : offers;
-    questions.push({ code: 'says-two', blocking: true, about: words.join(', '), offers, lines });
+    questions.push({ code: 'says-two', blocking: true, about: words.join(', '), offers, lines, of });
   }
 }

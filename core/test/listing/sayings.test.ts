@@ -7,27 +7,32 @@ import { runs } from '../support/runs';
  * Lines that say two things of which a channel has one, as listings write them (common practice): decided before the reader was asked. What
  * may be meant, and the line for each.
  */
-const TWO: readonly (readonly [line: string, lines: readonly string[]])[] = [
-  ['Club 442.100 + 100.0 FM/DMR CC1', ['Club 442.100 + 100.0 FM', 'Club 442.100 + 100.0 DMR CC1']],
-  ['Ridge 443.5+ analog and P25', ['Ridge 443.5+ analog', 'Ridge 443.5+ P25']],
-  ['Ridge 443.5+ P25/FM nac 293 pl 100.0', ['Ridge 443.5+ P25 nac 293 pl 100.0', 'Ridge 443.5+ FM pl 100.0']],
-  ['146.94 - 88.5 d star & fm', ['146.94 - 88.5 d star', '146.94 - 88.5 fm']],
-  ['Ridge 443.5+ AM FM', ['Ridge 443.5+ AM', 'Ridge 443.5+ FM']],
-  ['Talk 446.1 NFM DMR', ['Talk 446.1 NFM', 'Talk 446.1 DMR']],
-  ['Ridge 443.5+ mixed mode', ['Ridge 443.5+ FM', 'Ridge 443.5+ digital']],
-  ['443.5+ dual-mode', ['443.5+ FM', '443.5+ digital']],
-  ['Club 145.230- narrow wide', ['Club 145.230- narrow', 'Club 145.230- wide']],
-  ['Club 145.230- wideband 12.5k', ['Club 145.230- wideband', 'Club 145.230- 12.5k']],
-  ['Club 145.230- 100.0 open private', ['Club 145.230- 100.0 open', 'Club 145.230- 100.0 private']],
-  ['Club 145.230- planned withdrawn', ['Club 145.230- planned', 'Club 145.230- withdrawn']],
+const TWO: readonly (readonly [line: string, lines: readonly string[], of: string])[] = [
+  ['Club 442.100 + 100.0 FM/DMR CC1', ['Club 442.100 + 100.0 FM', 'Club 442.100 + 100.0 DMR CC1'], 'mode'],
+  ['Ridge 443.5+ analog and P25', ['Ridge 443.5+ analog', 'Ridge 443.5+ P25'], 'mode'],
+  [
+    'Ridge 443.5+ P25/FM nac 293 pl 100.0',
+    ['Ridge 443.5+ P25 nac 293 pl 100.0', 'Ridge 443.5+ FM pl 100.0'],
+    'mode',
+  ],
+  ['146.94 - 88.5 d star & fm', ['146.94 - 88.5 d star', '146.94 - 88.5 fm'], 'mode'],
+  ['Ridge 443.5+ AM FM', ['Ridge 443.5+ AM', 'Ridge 443.5+ FM'], 'mode'],
+  ['Talk 446.1 NFM DMR', ['Talk 446.1 NFM', 'Talk 446.1 DMR'], 'mode'],
+  ['Ridge 443.5+ mixed mode', ['Ridge 443.5+ FM', 'Ridge 443.5+ digital'], 'mode'],
+  ['443.5+ dual-mode', ['443.5+ FM', '443.5+ digital'], 'mode'],
+  ['Club 145.230- narrow wide', ['Club 145.230- narrow', 'Club 145.230- wide'], 'width'],
+  ['Club 145.230- wideband 12.5k', ['Club 145.230- wideband', 'Club 145.230- 12.5k'], 'width'],
+  ['Club 145.230- 100.0 open private', ['Club 145.230- 100.0 open', 'Club 145.230- 100.0 private'], 'access'],
+  ['Club 145.230- planned withdrawn', ['Club 145.230- planned', 'Club 145.230- withdrawn'], 'state'],
 ];
 
 describe('a line that says two things of one', () => {
-  it.each(TWO)('%s', (line, lines) => {
+  it.each(TWO)('%s', (line, lines, of) => {
     const { ok, questions } = readLine(line, 'US');
     const asked = questions.filter(({ code }) => code === 'says-two');
     expect(ok).toBe(false);
     expect(asked.map((question) => question.lines)).toEqual([lines]);
+    expect(asked[0]?.of).toBe(of);
     expect(questions.map(({ code }) => code)).not.toContain('digital-mode');
     for (const answer of lines)
       expect(readLine(answer, 'US').questions.map(({ code }) => code)).not.toContain('says-two');

@@ -68,10 +68,10 @@ export function EntryLineView(props: Props) {
               </button>
               {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
               {props.kinds.length > 0 && (
-                <label className="ml-auto flex items-center gap-2 text-sm max-sm:ml-0">
+                <label className="ml-auto flex flex-wrap items-center gap-2 text-sm max-sm:ml-0">
                   <span className="muted">Set in hand</span>
                   <select
-                    className="select select-sm w-44"
+                    className="select select-sm w-60"
                     value={props.kindId}
                     onChange={(event) => props.setKindId(event.target.value)}
                   >
@@ -105,6 +105,8 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
   const { channel, questions } = reading;
   const asked = questions.filter((question) => question.blocking);
   const assumed = questions.filter((question) => !question.blocking);
+  // What is asked is no reading.
+  const open = new Set(questions.map(({ of }) => of));
   return (
     <div id="entry-reading" aria-live="polite">
       {channel && (
@@ -113,9 +115,9 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
             <p className="font-semibold">{channel.name}</p>
             <p className="muted text-sm">
               {channel.service === 'other' ? 'no service known here' : SERVICE_TITLES[channel.service]},{' '}
-              {mhzText(channel.receiveHz)} MHz, {channel.mode}
-              {channel.bandwidth === 'unknown' ? '' : `, ${channel.bandwidth}`}
-              {channel.state === 'on-air' ? '' : `, ${STATE_TEXT[channel.state]}`}
+              {mhzText(channel.receiveHz)} MHz{open.has('mode') ? '' : `, ${channel.mode}`}
+              {channel.bandwidth === 'unknown' || open.has('width') ? '' : `, ${channel.bandwidth}`}
+              {channel.state === 'on-air' || open.has('state') ? '' : `, ${STATE_TEXT[channel.state]}`}
             </p>
           </div>
           <div>
