@@ -71,10 +71,12 @@ async function proven() {
     const headers = { cookie: signedIn.headers.get('set-cookie')?.split(';')[0] ?? '' };
     const [{ id }] = await (await ask('/api/plans', { headers })).json();
     await ask(`/plans/${id}/sheets`, { headers });
-    for (let i = 0; i < 100; i++) {
-      const { rows } = await kept.query('select 1 from kept_proof limit 1');
-      if (rows.length > 0) break;
-      await new Promise((resolve) => setTimeout(resolve, 50));
+    // They are written down a few at a time, the last ones a moment after the page.
+    for (let before = -1, i = 0; i < 40; i++) {
+      const { rows } = await kept.query('select count(*)::int as count from kept_proof');
+      if (rows[0].count > 0 && rows[0].count === before) break;
+      before = rows[0].count;
+      await new Promise((resolve) => setTimeout(resolve, 500));
     }
   } finally {
     await kept.end();

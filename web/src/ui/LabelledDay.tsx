@@ -1,5 +1,4 @@
-import { useId } from 'react';
-import { useFault } from './fault';
+import { Labelled } from './Labelled';
 
 interface Props {
   title: string;
@@ -29,30 +28,19 @@ export function LabelledDay({
   help,
   fault,
 }: Props) {
-  const id = useId();
-  const field = useFault(fault);
-  const said = fault ?? help;
   return (
-    <div>
-      <label className="block">
-        <span className="muted block text-small">{title}</span>
+    <Labelled title={title} help={help} fault={fault}>
+      {(tied) => (
         <input
-          ref={field}
           type={type}
           className={`input input-sm ${width}`}
           value={value === none ? '' : value}
           min={least}
           required={isNeeded}
           onChange={(event) => set(event.target.value || none)}
-          aria-invalid={fault !== undefined}
-          {...(said && { 'aria-describedby': id })}
+          {...tied}
         />
-      </label>
-      {said && (
-        <p id={id} className={fault ? 'text-small font-semibold text-error' : 'muted text-small'}>
-          {said}
-        </p>
       )}
-    </div>
+    </Labelled>
   );
 }

@@ -1,5 +1,5 @@
-import { type HTMLInputAutoCompleteAttribute, useId } from 'react';
-import { useFault } from './fault';
+import type { HTMLInputAutoCompleteAttribute } from 'react';
+import { Labelled } from './Labelled';
 
 interface Props {
   title: string;
@@ -9,11 +9,8 @@ interface Props {
   type?: 'text' | 'password';
   autoComplete?: HTMLInputAutoCompleteAttribute;
   inputMode?: 'numeric' | 'text';
-  help?: string;
   width?: string;
-  placeholder?: string;
-  /** In figures' letters, where it holds figures. */
-  figures?: boolean;
+  help?: string;
   /** What is wrong with it. */
   fault?: string | undefined;
 }
@@ -27,43 +24,24 @@ export function LabelledText({
   type = 'text',
   autoComplete = 'off',
   inputMode = 'text',
-  help,
   width = 'w-full',
-  placeholder,
-  figures = false,
+  help,
   fault,
 }: Props) {
-  const id = useId();
-  const field = useFault(fault);
   return (
-    <div>
-      <label className="block">
-        <span className="muted block text-small">{title}</span>
+    <Labelled title={title} help={help} fault={fault}>
+      {(tied) => (
         <input
-          ref={field}
-          className={`input input-sm ${width} ${figures ? 'font-mono' : ''}`}
+          className={`input input-sm ${width}`}
           type={type}
           value={value}
           maxLength={most}
-          placeholder={placeholder}
           autoComplete={autoComplete}
           inputMode={inputMode}
           onChange={(event) => set(event.target.value)}
-          aria-invalid={fault !== undefined}
-          {...((help ?? fault) && { 'aria-describedby': id })}
+          {...tied}
         />
-      </label>
-      {fault ? (
-        <p id={id} className="text-small font-semibold text-error">
-          {fault}
-        </p>
-      ) : (
-        help && (
-          <p id={id} className="muted text-tiny">
-            {help}
-          </p>
-        )
       )}
-    </div>
+    </Labelled>
   );
 }

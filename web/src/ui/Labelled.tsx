@@ -1,0 +1,37 @@
+import { type ReactNode, type RefObject, useId } from 'react';
+import { useFault } from './fault';
+
+/** What ties a field to its title, its help and what is wrong with it. */
+export interface Tied {
+  readonly ref: RefObject<HTMLInputElement | null>;
+  readonly 'aria-invalid': boolean;
+  readonly 'aria-describedby'?: string;
+}
+
+interface Props {
+  title: string;
+  help?: string | undefined;
+  /** What is wrong with it; then the help waits. */
+  fault?: string | undefined;
+  children: (tied: Tied) => ReactNode;
+}
+
+/** A field with its title above it, and below it a word of help or what is wrong. */
+export function Labelled({ title, help, fault, children }: Props) {
+  const id = useId();
+  const ref = useFault(fault);
+  const said = fault ?? help;
+  return (
+    <div>
+      <label className="block">
+        <span className="muted block text-small">{title}</span>
+        {children({ ref, 'aria-invalid': fault !== undefined, ...(said && { 'aria-describedby': id }) })}
+      </label>
+      {said && (
+        <p id={id} className={fault ? 'text-small font-semibold text-error' : 'muted text-tiny'}>
+          {said}
+        </p>
+      )}
+    </div>
+  );
+}
