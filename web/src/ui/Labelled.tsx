@@ -3,6 +3,7 @@ import { useFault } from './fault';
 
 /** What ties a field to its title, its help and what is wrong with it. */
 export interface Tied {
+  readonly id: string;
   readonly ref: RefObject<HTMLInputElement | null>;
   readonly 'aria-invalid': boolean;
   readonly 'aria-describedby'?: string;
@@ -19,16 +20,17 @@ interface Props {
 /** A field with its title above it, and below it a word of help or what is wrong. */
 export function Labelled({ title, help, fault, children }: Props) {
   const id = useId();
+  const below = `${id}-below`;
   const ref = useFault(fault);
   const said = fault ?? help;
   return (
     <div>
-      <label className="block">
-        <span className="muted block text-small">{title}</span>
-        {children({ ref, 'aria-invalid': fault !== undefined, ...(said && { 'aria-describedby': id }) })}
+      <label htmlFor={id} className="muted block text-small">
+        {title}
       </label>
+      {children({ id, ref, 'aria-invalid': fault !== undefined, ...(said && { 'aria-describedby': below }) })}
       {said && (
-        <p id={id} className={fault ? 'text-small font-semibold text-error' : 'muted text-tiny'}>
+        <p id={below} className={fault ? 'text-small font-semibold text-error' : 'muted text-tiny'}>
           {said}
         </p>
       )}
