@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { THINGS } from '@umbrex/core/fields';
-import type { Unit } from '@umbrex/core/model';
-import { CHANNEL_STATES, type Channel, headOf, type Plan, UnitSchema } from '@umbrex/core/model';
+import type { Description, Unit } from '@umbrex/core/model';
+import { CHANNEL_STATES, type Channel, fieldsBy, headOf, type Plan, UnitSchema } from '@umbrex/core/model';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { anyThing, NAMES } from '../../core/test/support/things';
@@ -79,6 +79,27 @@ describe('rows that were columns', () => {
     await db.migrate.latest();
     expect((await send('POST', '/api/edits/[editId]/undo', { editId: edit.id }, {})).status).toBe(200);
     expect((await send('GET', '/api/plans/[planId]', { planId: body.id })).status).toBe(404);
+  });
+  it('a description from the time when keys and cable had a list each is read as it is today', async () => {
+    const before = await listThings(db, 'description', workspaceId);
+    const at = { workspace_id: workspaceId, id: 'menu-alert' };
+    const { document } = await db('description').where(at).first();
+    const regions = (document as Description).regions.map(({ ways, ...region }) => ({
+      ...region,
+      keypad: fieldsBy({ ways }, 'keys'),
+      cable: fieldsBy({ ways }, 'file'),
+    }));
+    await db('description')
+      .where(at)
+      .update({ document: JSON.stringify({ ...document, regions }) });
+    try {
+      expect(await listThings(db, 'description', workspaceId)).toEqual(before);
+      expect(await brokenThings(db, workspaceId)).toEqual([]);
+    } finally {
+      await db('description')
+        .where(at)
+        .update({ document: JSON.stringify(document) });
+    }
   });
 });
 

@@ -1,5 +1,5 @@
 import { SERVICES } from '../facts/index';
-import { type Description, type Field, type Region, TONE_HOLDS } from '../model/index';
+import { type Description, type Field, type Region, TONE_HOLDS, waysWith } from '../model/index';
 
 /** What an answer can be: one of a few, by key. Not knowing is always allowed, and is no answer. */
 export type Answers = Readonly<Partial<Record<QuestionId, string>>>;
@@ -136,7 +136,7 @@ function withTones(description: Description, answer: string | undefined): Descri
       : answer === 'ctcss'
         ? [OFF, CTCSS]
         : [OFF, CTCSS, ...DCS];
-  const settable = (ids: readonly string[]) => {
+  const settable = (ids: readonly string[]): string[] => {
     const kept = ids.filter((id) => !before.has(id));
     return kept.length < ids.length || (ids.length > 0 && before.size === 0)
       ? [...kept, ...fields.map(({ id }) => id)]
@@ -150,8 +150,7 @@ function withTones(description: Description, answer: string | undefined): Descri
     fields: [...description.fields.filter((field) => !isTone(field)), ...fields],
     regions: description.regions.map((region) => ({
       ...region,
-      keypad: settable(region.keypad),
-      cable: settable(region.cable),
+      ways: waysWith(region, settable),
     })),
   };
 }
@@ -191,9 +190,7 @@ function withLetters(description: Description, answer: string | undefined): Desc
     names: { length: Number(answer), characters: CAPITALS },
     fields: [...description.fields, ...fields],
     regions: description.regions.map((region) =>
-      region.content.kind === 'free'
-        ? { ...region, keypad: settable(region.keypad), cable: settable(region.cable) }
-        : region,
+      region.content.kind === 'free' ? { ...region, ways: waysWith(region, settable) } : region,
     ),
   };
 }

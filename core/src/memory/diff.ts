@@ -1,13 +1,14 @@
 import type { Finding } from '../findings/index';
 import {
   type Description,
+  hasField,
   type Memory,
   type Native,
   type Slot,
   type SlotValues,
   slotsOf,
 } from '../model/index';
-import { hasField, knownOf, valuesOnceUsed } from './known';
+import { knownOf, valuesOnceUsed } from './known';
 
 /** What a set shall hold, as far as somebody decides it: places and settings that are not named stay as they are. */
 export interface Wanted {

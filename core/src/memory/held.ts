@@ -5,6 +5,7 @@ import {
   factoryMemory,
   type Held,
   type HeldPlace,
+  hasField,
   inOrder,
   isFleetId,
   type Memory,
@@ -13,7 +14,7 @@ import {
   slotsOf,
   writtenLists,
 } from '../model/index';
-import { constantValues, hasField, unknownMemory, valuesOnceUsed } from './known';
+import { constantValues, unknownMemory, valuesOnceUsed } from './known';
 
 /** What somebody read that the description has no place, no setting or no value for; without a number it is about the whole set. */
 export interface NotUnderstood {

@@ -2,6 +2,8 @@ import {
   type Description,
   factoryMemory,
   factoryValues,
+  type HasWays,
+  hasField,
   type Memory,
   type Native,
   type Region,
@@ -10,11 +12,6 @@ import {
   slotsOf,
   writtenLists,
 } from '../model/index';
-
-/** Whether a place of a region has a field at all, by whatever way it is set. */
-export function hasField({ keypad, cable }: Pick<Region, 'keypad' | 'cable'>, field: string): boolean {
-  return keypad.includes(field) || cable.includes(field);
-}
 
 /** What an empty place holds, but for its frequency, once something is written to it: the factory's values of its fields. */
 export function valuesOnceUsed(
@@ -47,7 +44,7 @@ export function unknownMemory(description: Description): Memory {
 /** The factory's values of the fields that a place has not: nothing changes them. */
 export function constantValues(
   description: Pick<Description, 'fields'>,
-  region: Pick<Region, 'keypad' | 'cable'>,
+  region: HasWays,
 ): Record<string, Native> {
   return Object.fromEntries(
     Object.entries(factoryValues(description)).filter(([field]) => !hasField(region, field)),

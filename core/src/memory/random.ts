@@ -1,6 +1,7 @@
 import {
   type Description,
   type Field,
+  hasField,
   type ListItem,
   type Memory,
   type Native,
@@ -11,7 +12,7 @@ import {
   stepsOf,
   writtenLists,
 } from '../model/index';
-import { constantValues, hasField } from './known';
+import { constantValues } from './known';
 
 /** A source of chance that gives the same numbers for the same seed, each from 0 up to, but not, 1. */
 export function chanceOf(seed: number): () => number {

@@ -7,6 +7,7 @@ import { type Field, type Holds, isForChannels } from './region';
 import type { Slot } from './slots';
 import type { ToneText } from './tone';
 import { type ToneMode, toneModeOf } from './toneMode';
+import { hasField } from './ways';
 
 /** What is gathered from the fields of a place. */
 type Gathered = {
@@ -49,8 +50,7 @@ function readOther({ fields }: Description, { region }: Slot, values: NonNullabl
   return name === undefined ? { kind: 'unseen' } : { kind: 'text', name };
 }
 
-const isOf = (region: Slot['region'], { id }: Field) =>
-  region.keypad.includes(id) || region.cable.includes(id);
+const isOf = (region: Slot['region'], { id }: Field) => hasField(region, id);
 
 function readChannel(
   description: Description,

@@ -9,6 +9,7 @@ import { RecordingSchema } from './recording';
 import { FieldSchema, RegionSchema } from './region';
 import { slipsOf } from './slips';
 import { toneModeOf } from './toneMode';
+import type { Way } from './ways';
 
 /** What a description says of itself. */
 export const DESCRIPTION_FORMAT = 'umbrex/description@1';
@@ -214,6 +215,11 @@ export function isLoadedByProgram({ loading }: Pick<Description, 'loading'>): bo
   return loading !== undefined && loading.by !== 'keypad';
 }
 
+/** The way in which a kind of set is loaded. */
+export function wayOf(description: Pick<Description, 'loading'>): Way {
+  return isLoadedByProgram(description) ? 'file' : 'keys';
+}
+
 /** Whether this kind holds one pair of the plan, the other way round: it listens where our sets send. */
 export function holdsOnePair({ kind }: Pick<Description, 'kind'>): boolean {
   return kind === 'repeater';
@@ -288,9 +294,13 @@ export const DescriptionSchema = shape.superRefine((description, context) => {
   });
   const numbers = new Set<number>();
   description.regions.forEach((region, i) => {
-    for (const way of ['keypad', 'cable'] as const)
-      for (const field of region[way])
-        if (!fieldIds.has(field)) say(['regions', i, way], `no field "${field}"`);
+    const settable = new Set<string>();
+    region.ways.forEach(({ fields }, w) => {
+      for (const field of fields)
+        if (!fieldIds.has(field)) say(['regions', i, 'ways', w], `no field "${field}"`);
+        else if (settable.has(field)) say(['regions', i, 'ways', w], `field "${field}" stands here twice`);
+        else settable.add(field);
+    });
     const { content } = region;
     if (content.kind === 'zones') {
       const zoned = description.regions.find((other) => other.id === content.of);

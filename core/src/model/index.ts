@@ -26,3 +26,4 @@ export * from './steps';
 export * from './tone';
 export * from './toneMode';
 export * from './unit';
+export * from './ways';

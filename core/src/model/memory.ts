@@ -1,6 +1,6 @@
 import type { Description } from './description';
-import type { Region } from './region';
 import { slotsOf } from './slots';
+import { type HasWays, hasField } from './ways';
 
 /** A value as the device itself holds it: a place in a list, hertz for a frequency, text for a name. */
 export type Native = number | string;
@@ -24,11 +24,11 @@ export interface Memory {
 export function factoryValues(
   description: Pick<Description, 'fields'>,
   receiveHz?: number,
-  region?: Pick<Region, 'keypad' | 'cable'>,
+  region?: HasWays,
 ): Record<string, Native> {
   const values: Record<string, Native> = {};
   for (const field of description.fields) {
-    if (region && !region.keypad.includes(field.id) && !region.cable.includes(field.id)) continue;
+    if (region && !hasField(region, field.id)) continue;
     const isFrequency = FREQUENCIES.has(field.holds);
     if (!isFrequency) values[field.id] = field.factory;
     else if (receiveHz !== undefined)

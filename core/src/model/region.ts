@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FrequencySchema } from './channel';
 import { idOf } from './ids';
+import { WAYS, WaySchema, waysFromTwoLists } from './ways';
 
 const id = idOf(41);
 const unknown = z.literal('unknown');
@@ -68,7 +69,7 @@ const FixedChannelSchema = z.strictObject({
 });
 
 /** A rule that yields slots: numbers `first`, `first + 1`… in blocks of `size` that begin `stride` apart. */
-export const RegionSchema = z.strictObject({
+const shape = z.strictObject({
   id,
   title: z.string().min(1).max(40),
   first: z.number().int().min(0).max(99_999),
@@ -96,11 +97,11 @@ export const RegionSchema = z.strictObject({
   ]),
   /** Places for the control channels of trunked networks, one network in each block; nothing else goes there, and they never send. */
   towers: z.literal(true).optional(),
-  /** The fields that can be set from the keypad; empty means locked. */
-  keypad: z.array(id).max(60),
-  /** The fields that can be set by cable or app. */
-  cable: z.array(id).max(60).default([]),
+  /** Which fields of its places can be set, and by what; one that is in none never changes. */
+  ways: z.array(WaySchema).max(2 ** WAYS.length - 1),
 });
+/** The same, also as it was written while keys and cable had a list each. */
+export const RegionSchema = z.preprocess(waysFromTwoLists, shape);
 export type Region = z.infer<typeof RegionSchema>;
 
 /** Whether channels go to the places of a region; others are for area codes, IDs or texts. */

@@ -1,5 +1,6 @@
-import { type Description, isLoadedByProgram } from './description';
+import { type Description, wayOf } from './description';
 import type { Region } from './region';
+import { fieldsBy, type Way } from './ways';
 
 /** One place in a device's memory, under its three names: the number it counts by, the label it shows, its position. */
 export interface Slot {
@@ -25,24 +26,24 @@ export interface Slot {
 }
 
 /** Slots that were written out before, by the regions they come from and the way of loading: descriptions are never changed in place. */
-const known = new WeakMap<readonly Region[], Map<boolean, readonly Slot[]>>();
+const known = new WeakMap<readonly Region[], Map<Way, readonly Slot[]>>();
 
 /** Every slot of a device in the order of its regions: a region's stride is data, so a gap between banks is no slot. */
 export function slotsOf(description: Pick<Description, 'regions' | 'loading'>): readonly Slot[] {
-  const byKeys = !isLoadedByProgram(description);
-  const ways = known.get(description.regions) ?? new Map<boolean, readonly Slot[]>();
-  const there = ways.get(byKeys);
+  const way = wayOf(description);
+  const ways = known.get(description.regions) ?? new Map<Way, readonly Slot[]>();
+  const there = ways.get(way);
   if (there) return there;
-  const slots = writtenSlots(description, byKeys);
-  known.set(description.regions, ways.set(byKeys, slots));
+  const slots = writtenSlots(description, way);
+  known.set(description.regions, ways.set(way, slots));
   return slots;
 }
 
-function writtenSlots(description: Pick<Description, 'regions'>, byKeys: boolean): Slot[] {
+function writtenSlots(description: Pick<Description, 'regions'>, way: Way): Slot[] {
   const slots: Slot[] = [];
   let banksBefore = 0;
   for (const region of description.regions) {
-    const settable = byKeys ? region.keypad : region.cable;
+    const settable = fieldsBy(region, way);
     for (let k = 0; k < region.count; k++) {
       const block = Math.floor(k / region.size);
       const within = k % region.size;

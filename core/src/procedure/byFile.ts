@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import { diff, type Wanted } from '../memory/index';
-import { type Description, isLoadedByProgram, type Memory } from '../model/index';
+import { type Description, fieldsBy, isLoadedByProgram, type Memory } from '../model/index';
 import { tryFile } from './proof';
 
 /** A kind of set as a program sees it that loads it by cable: what can be set is what its file carries. */
@@ -22,7 +22,7 @@ export interface FileOffer {
  * kinds that take no file, and for those that take nothing else.
  */
 export function offerFile(description: Description, now: Memory, wanted: Wanted): FileOffer | undefined {
-  const takesFile = description.regions.some(({ cable }) => cable.length > 0);
+  const takesFile = description.regions.some((region) => fieldsBy(region, 'file').length > 0);
   if (!takesFile || isLoadedByProgram(description)) return undefined;
   const byCable = asLoadedByCable(description);
   const missing = new Set(

@@ -7,6 +7,7 @@ import {
   type Field,
   factoryMemory,
   factoryValues,
+  fieldsBy,
   isFleetId,
   type ListItem,
   type Memory,
@@ -63,7 +64,8 @@ export class CableSet {
       };
       for (const [id, value] of Object.entries(values)) {
         const field = this.description.fields.find((candidate) => candidate.id === id);
-        const known = field && slot.region.cable.includes(id) ? this.valueOf(field, value) : undefined;
+        const known =
+          field && fieldsBy(slot.region, 'file').includes(id) ? this.valueOf(field, value) : undefined;
         if (known === undefined) no(`/slots/${i}/values/${id}`, `${value} cannot be set here`);
         else taken[id] = known;
       }

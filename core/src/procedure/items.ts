@@ -1,4 +1,13 @@
-import type { Behaviour, Description, Field, ListItem, Native, Slot, SlotValues } from '../model/index';
+import {
+  type Behaviour,
+  type Description,
+  type Field,
+  fieldsBy,
+  type ListItem,
+  type Native,
+  type Slot,
+  type SlotValues,
+} from '../model/index';
 
 type Item = Behaviour['items'][number];
 type Lists = Readonly<Record<string, readonly ListItem[]>>;
@@ -46,7 +55,7 @@ export function isItemAllowed(
   const { lockedWhen } = item;
   if (lockedWhen && values?.[lockedWhen.field] === lockedWhen.value) return false;
   const isReady = values !== null || field.holds === 'receiveHz' || item.first === true;
-  return slot.region.keypad.includes(field.id) && isReady;
+  return fieldsBy(slot.region, 'keys').includes(field.id) && isReady;
 }
 
 /** What was entered as the slot holds it; `undefined` for figures that the list does not have. */

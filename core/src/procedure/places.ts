@@ -2,12 +2,13 @@ import type { Image } from '../fit/index';
 import { changedSinceFactory, knownOf } from '../memory/index';
 import {
   type Description,
-  isLoadedByProgram,
+  fieldsBy,
   type Memory,
   type Region,
   type SlotContent,
   slotReader,
   slotsOf,
+  wayOf,
 } from '../model/index';
 
 /** What is with one place of a set: nothing, as it came, the holder's own, or what the plan does there. */
@@ -120,11 +121,11 @@ export function drawPlaces(
       block.places[block.places.length - 1] = { ...last, run: last.run + 1, lastLabel: label };
     else block.places.push(place);
   }
-  const byKeys = !isLoadedByProgram(description);
+  const way = wayOf(description);
   return [...regions].map(([region, { title, blocks }]) => ({
     title,
     kind: region.content.kind === 'free' && region.content.receiveOnly ? 'receive-only' : region.content.kind,
-    locked: (byKeys ? region.keypad : region.cable).length === 0,
+    locked: fieldsBy(region, way).length === 0,
     blocks: [...blocks.values()],
   }));
 }

@@ -1,8 +1,9 @@
 import type { Image } from '../fit/index';
-import { hasField, knownOf } from '../memory/index';
+import { knownOf } from '../memory/index';
 import {
   type Description,
   type Holds,
+  hasField,
   listItems,
   type Memory,
   type Native,

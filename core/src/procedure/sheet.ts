@@ -1,8 +1,9 @@
 import type { Finding } from '../findings/index';
 import type { Changes, PlaceChange } from '../memory/index';
-import { canErase, hasField, isUnseen, valuesOnceUsed } from '../memory/index';
+import { canErase, isUnseen, valuesOnceUsed } from '../memory/index';
 import {
   type Description,
+  hasField,
   isLoadedByProgram,
   type Native,
   type Recipes,

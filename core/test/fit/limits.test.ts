@@ -1,6 +1,6 @@
 import { fitDevice, fitPlan, spellable } from '@umbrex/core/fit';
 import { heldMemory } from '@umbrex/core/memory';
-import { type Description, DescriptionSchema, type Region, writtenLists } from '@umbrex/core/model';
+import { type Description, DescriptionSchema, type Region, waysWith, writtenLists } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { findTone } from '../../src/fit/tones';
 import { shipped } from '../support/devices';
@@ -52,11 +52,11 @@ describe('a power that cannot be chosen (47 CFR 95.567: 0.5 W on the 467 MHz cha
   const locked = (): Description => {
     const page = shipped('page-handheld');
     const regions = page.regions.map((region): Region => {
-      if (region.content.kind !== 'fixed') return { ...region, keypad: [] };
+      if (region.content.kind !== 'fixed') return { ...region, ways: [] };
       const channels = region.content.channels.map(({ mostPowerW: _, ...row }) => row);
       return {
         ...region,
-        keypad: region.keypad.filter((id) => id !== 'power'),
+        ways: waysWith(region, (ids) => ids.filter((id) => id !== 'power')),
         content: { ...region.content, channels },
       };
     });
@@ -153,8 +153,7 @@ describe('a set that has places for towers beside places for channels', () => {
         banks: [],
         label: 'P{position}',
         content: { kind: 'free', receiveOnly: true },
-        keypad: ['control', 'title', 'mark'],
-        cable: [],
+        ways: [{ by: ['keys'], fields: ['control', 'title', 'mark'] }],
       },
     ],
   });

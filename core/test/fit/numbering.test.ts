@@ -138,7 +138,7 @@ function freeSet(id: string, first: number, count: number): Description {
     ...rest,
     id,
     title: id,
-    regions: [{ ...at, keypad: rest.fields.map((f) => f.id) }],
+    regions: [{ ...at, ways: [{ by: ['keys'], fields: rest.fields.map((f) => f.id) }] }],
   });
 }
 const kindOf = (description: Description, weight = 1): NumberingKind => ({
@@ -164,9 +164,14 @@ function withFactoryPlace(description: Description): Description {
       kind: 'fixed' as const,
       channels: [{ receiveHz: hz, transmitHz: 467_550_000, bandwidth: 'wide' as const }],
     },
-    keypad: description.fields
-      .filter(({ holds }) => holds !== 'receiveHz' && holds !== 'offsetHz')
-      .map((f) => f.id),
+    ways: [
+      {
+        by: ['keys'],
+        fields: description.fields
+          .filter(({ holds }) => holds !== 'receiveHz' && holds !== 'offsetHz')
+          .map((f) => f.id),
+      },
+    ],
   };
   return DescriptionSchema.parse({ ...description, regions: [...description.regions, fixed] });
 }

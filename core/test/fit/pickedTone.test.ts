@@ -81,7 +81,7 @@ describe('a preset tone that only its make knows', () => {
           stride: 1,
           banks: [],
           label: 'P{position}',
-          keypad: ['code'],
+          ways: [{ by: ['keys'], fields: ['code'] }],
           content: {
             kind: 'fixed',
             channels: [

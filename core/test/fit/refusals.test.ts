@@ -1,6 +1,12 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { compose } from '@umbrex/core/flow';
-import { type Description, DescriptionSchema, factoryMemory, type Region } from '@umbrex/core/model';
+import {
+  type Description,
+  DescriptionSchema,
+  factoryMemory,
+  fieldsBy,
+  type Region,
+} from '@umbrex/core/model';
 import { drawPlaces, loadByFile, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
@@ -162,10 +168,14 @@ describe('what is drawn, and what is said', () => {
         overwrites: [],
         erases: [],
       }).map(({ title, locked: is }) => [title, is]);
-    expect(locked(page)).toEqual(page.regions.map(({ title, keypad }) => [title, keypad.length === 0]));
+    expect(locked(page)).toEqual(
+      page.regions.map((region) => [region.title, fieldsBy(region, 'keys').length === 0]),
+    );
     expect(new Set(locked(page).map(([, is]) => is)).size).toBe(2);
     const fleet = shipped('fleet-mobile');
-    expect(locked(fleet)).toEqual(fleet.regions.map(({ title, cable }) => [title, cable.length === 0]));
+    expect(locked(fleet)).toEqual(
+      fleet.regions.map((region) => [region.title, fieldsBy(region, 'file').length === 0]),
+    );
   });
   it('each step of a sheet has an id of its own, and the same one when the plan grows', () => {
     const kelp = channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' });

@@ -126,7 +126,9 @@ describe('without the right to send', () => {
       ...page,
       id: 'shuttable',
       regions: page.regions.map((region) =>
-        region.id === 'direct' ? { ...region, keypad: [...region.keypad, 'noTalk'] } : region,
+        region.id === 'direct'
+          ? { ...region, ways: [...region.ways, { by: ['keys'], fields: ['noTalk'] }] }
+          : region,
       ),
     });
     const device = fitDevice(shuttable, factoryMemory(shuttable), { sender: NONE });

@@ -1,7 +1,7 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { fromUnknown, prepare } from '@umbrex/core/flow';
 import { apply, withWanted } from '@umbrex/core/memory';
-import { type Description, DescriptionSchema, slotReader, slotsOf } from '@umbrex/core/model';
+import { type Description, DescriptionSchema, slotReader, slotsOf, waysWith } from '@umbrex/core/model';
 import { readBackLines } from '@umbrex/core/procedure';
 import { shownOn, tonesOn } from '@umbrex/core/tones';
 import fc from 'fast-check';
@@ -55,8 +55,7 @@ function modal(modes = USUAL): Description {
     fields: [...base.fields.filter(({ id }) => !gone.includes(id)), ...own],
     regions: base.regions.map((region) => ({
       ...region,
-      keypad: ids(region.keypad),
-      cable: ids(region.cable),
+      ways: waysWith(region, ids),
     })),
     behaviour: {
       ...behaviour,

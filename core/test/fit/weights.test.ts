@@ -187,8 +187,7 @@ describe('numbers that people read on a display', () => {
           banks: [],
           label,
           content: { kind: 'free' },
-          keypad: ['rx'],
-          cable: [],
+          ways: [{ by: ['keys'], fields: ['rx'] }],
         })),
       } satisfies Partial<Record<keyof Description, unknown>>),
     );

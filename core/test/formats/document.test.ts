@@ -66,7 +66,7 @@ describe('a device description', () => {
   it('ships whole', () => expect(broken(() => {})).toEqual([]));
   it('says where a list, a field or a mode is missing', () => {
     expect(broken((d) => Object.assign(d.fields[0] ?? {}, { list: 'nowhere' }))).toEqual(['/fields/0/list']);
-    expect(broken((d) => d.regions[1]?.keypad.push('nothing'))).toEqual(['/regions/1/keypad']);
+    expect(broken((d) => d.regions[1]?.ways[0]?.fields.push('nothing'))).toEqual(['/regions/1/ways/0']);
     expect(broken((d) => Object.assign(d.behaviour?.modes.items?.on[0] ?? {}, { go: 'away' }))).toEqual([
       '/behaviour/modes/items/on/0/go',
     ]);

@@ -22,8 +22,7 @@ const region = (i: number) => ({
   banks: [],
   label: '{number}',
   content: { kind: 'free' },
-  keypad: [],
-  cable: [],
+  ways: [],
 });
 
 describe('a description is bounded in all', () => {

@@ -45,7 +45,7 @@ const FROM_NOTHING = {
           bandwidth: 'narrow',
         })),
       },
-      keypad: ['code'],
+      ways: [{ by: ['keys'], fields: ['code'] }],
     },
   ],
   keys: { plus: '+', minus: '−', set: 'SET' },

@@ -1,6 +1,6 @@
 import { prepare, triedAs } from '@umbrex/core/flow';
 import { firstDifference } from '@umbrex/core/memory';
-import { isLoadedByProgram } from '@umbrex/core/model';
+import { fieldsBy, isLoadedByProgram, waysWith } from '@umbrex/core/model';
 import { asLoadedByCable, CALM, loadByFile, offerFile, replay } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -9,7 +9,7 @@ import { UNSEEN } from '../support/memory';
 import { anyPlan, channel, plan } from '../support/plans';
 import { runs } from '../support/runs';
 
-const BOTH = KEYED.filter(({ regions }) => regions.some(({ cable }) => cable.length > 0));
+const BOTH = KEYED.filter(({ regions }) => regions.some((region) => fieldsBy(region, 'file').length > 0));
 const kelp = channel('Kelp', 462.65, 467.65, { transmitTone: '131.8', receiveTone: '131.8' });
 
 describe('one change, by keys and by file', () => {
@@ -36,7 +36,8 @@ describe('one change, by keys and by file', () => {
   });
   it('what the file cannot carry is named, and nothing is offered', () => {
     const narrow = shipped('guided-handheld');
-    for (const region of narrow.regions) region.cable = region.cable.filter((id) => id !== 'tx');
+    for (const region of narrow.regions)
+      region.ways = waysWith(region, (ids, way) => ids.filter((id) => way === 'keys' || id !== 'tx'));
     const { now, wanted } = prepare(plan([kelp]), narrow);
     const title = narrow.fields.find(({ id }) => id === 'tx')?.title;
     expect(offerFile(narrow, now, wanted)).toMatchObject({ proven: false, byKeys: [title] });
@@ -46,7 +47,8 @@ describe('one change, by keys and by file', () => {
       const { now, wanted } = prepare(plan([kelp]), description);
       expect([description.id, offerFile(description, now, wanted)]).toEqual([description.id, undefined]);
       expect(
-        isLoadedByProgram(description) || description.regions.every(({ cable }) => cable.length === 0),
+        isLoadedByProgram(description) ||
+          description.regions.every((region) => fieldsBy(region, 'file').length === 0),
       ).toBe(true);
     }
   });

@@ -1,6 +1,6 @@
 import { prepare } from '@umbrex/core/flow';
 import { firstDifference, withWanted } from '@umbrex/core/memory';
-import { type Description, factoryMemory, listItems } from '@umbrex/core/model';
+import { type Description, factoryMemory, listItems, waysWith } from '@umbrex/core/model';
 import { CALM, CableSet, loadByFile, replay, SLOW, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
@@ -218,7 +218,8 @@ describe('a set on a cable', () => {
     const { wanted } = prepare(talk, FLEET);
     const before = factoryMemory(FLEET);
     const without = structuredClone(FLEET);
-    for (const region of without.regions) region.cable = region.cable.filter((field) => field !== 'title');
+    for (const region of without.regions)
+      region.ways = waysWith(region, (ids) => ids.filter((id) => id !== 'title'));
     const { memory, refused } = loadByFile(without, before, wanted);
     expect(refused).toBeUndefined();
     expect(firstDifference(FLEET, withWanted(FLEET, before, wanted), memory)).toMatchObject({

@@ -40,7 +40,7 @@ export function pairedRepeaterRadio(): Description {
         stride: 8,
         banks: [],
         label: 'R{position}',
-        keypad: ['code'],
+        ways: [{ by: ['keys'], fields: ['code'] }],
         content: {
           kind: 'fixed',
           channels: Array.from({ length: 8 }, (_v, k) => ({

@@ -1,3 +1,4 @@
+import { THINGS } from '@umbrex/core/fields';
 import type { BenchDay } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import { clockText, minutesOfClock } from '../../messages/bench';
@@ -9,6 +10,7 @@ import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
 import type { useBenchDesk } from './useBenchDesk';
 
+const { fields: BENCH } = THINGS.bench;
 type Desk = ReturnType<typeof useBenchDesk>;
 const figure = (text: string, least: number, most: number, now: number) => {
   const value = Math.round(Number(text));
@@ -46,7 +48,7 @@ export function BenchForm({
           <LabelledText title="Its name" value={day.name} set={(name) => set({ name })} most={60} />
         </div>
         <Figure
-          title="Day"
+          title={BENCH.day.column}
           type="date"
           value={day.day}
           put={(text) => text && set({ day: text })}
@@ -59,7 +61,7 @@ export function BenchForm({
           put={(until) => set({ lastsMin: Math.max(10, (until - day.beginsMin + 1440) % 1440 || 1440) })}
         />
         <Figure
-          title="Stands with a cable"
+          title={BENCH.stands.column}
           value={String(day.stands)}
           put={(text) => set({ stands: figure(text, 0, 20, day.stands) })}
         />

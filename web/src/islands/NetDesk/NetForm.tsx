@@ -1,3 +1,4 @@
+import { THINGS } from '@umbrex/core/fields';
 import { type Net, NetSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -8,6 +9,7 @@ import { mayLeave, useUnsaved } from '../../ui/unsaved';
 import type { Held } from '../desk/useHeld';
 import type { useNetDesk } from './useNetDesk';
 
+const { fields: NET } = THINGS.net;
 const FAULTS: Readonly<Record<string, string>> = {
   name: 'Give it a name.',
   startsAt: 'Give the day and the time.',
@@ -50,14 +52,18 @@ export function NetForm({
         save();
       }}
     >
-      <LabelledText title="Name" value={net.name} set={(name) => change({ name })} />
+      <LabelledText title={NET.name.column} value={net.name} set={(name) => change({ name })} />
       <LabelledDay
         title="Begins, by the clocks there"
         value={net.startsAt}
         set={(startsAt) => change({ startsAt: startsAt.slice(0, 16) })}
         type="datetime-local"
       />
-      <LabelledText title="Time zone" value={net.timeZone} set={(timeZone) => change({ timeZone })} />
+      <LabelledText
+        title={NET.timeZone.column}
+        value={net.timeZone}
+        set={(timeZone) => change({ timeZone })}
+      />
       <LabelledSelect
         title="How often"
         value={net.repeats}
@@ -70,7 +76,7 @@ export function NetForm({
         set={(repeats) => change({ repeats })}
       />
       <LabelledSelect
-        title="Channel"
+        title={NET.channelId.column}
         value={net.channelId ?? ''}
         options={onChannel}
         set={(id) => change({ channelId: id || null })}
@@ -81,9 +87,9 @@ export function NetForm({
         options={onChannel}
         set={(id) => change({ fallbackId: id || null })}
       />
-      <LabelledText title="Leader" value={net.leader} set={(leader) => change({ leader })} />
+      <LabelledText title={NET.leader.column} value={net.leader} set={(leader) => change({ leader })} />
       <div className="sm:col-span-2">
-        <LabelledText title="Note" value={net.note} set={(note) => change({ note })} />
+        <LabelledText title={NET.note.column} value={net.note} set={(note) => change({ note })} />
       </div>
       <fieldset className="space-y-2 sm:col-span-3">
         <legend className="muted text-small">Roles and their channels</legend>

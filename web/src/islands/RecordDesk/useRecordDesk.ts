@@ -3,6 +3,7 @@ import { prepare, triedAs } from '@umbrex/core/flow';
 import { shapeFindings } from '@umbrex/core/formats';
 import {
   type Description,
+  fieldsBy,
   listItems,
   type Plan,
   type Recording,
@@ -94,7 +95,7 @@ export function useRecordDesk({ plan, description, version, recording, me, today
   const [isBusy, setBusy] = useState(false);
 
   const fields = description.fields.filter(({ id }) =>
-    description.regions.some(({ keypad }) => keypad.includes(id)),
+    description.regions.some((region) => fieldsBy(region, 'keys').includes(id)),
   );
   const valuesOf = (list: string | undefined) =>
     list === undefined ? null : listItems(description.lists[list] ?? []).map(({ shown }) => shown);
