@@ -85,6 +85,35 @@ describe('what is ticked on a bench day', () => {
       [three.setId]: 'begun',
     });
   });
+  it('a set that is done stays done: what another window still offers is answered with the reason, and changes nothing', async () => {
+    const [task] = await open();
+    if (!task) throw new Error('no set is left');
+    const { setId } = task;
+    expect((await sent([mark(setId, 'begun', 50)])).body).toMatchObject({ answers: [{ taken: true }] });
+    expect((await sent([mark(setId, 'done', 60)])).body).toMatchObject({ answers: [{ taken: true }] });
+    const [before, loaded] = [await day(), (await loads(setId)).length];
+    for (const state of ['dropped', 'begun']) {
+      const refused = mark(setId, state, 61);
+      for (let n = 0; n < 2; n++)
+        expect((await sent([refused])).body).toMatchObject({
+          answers: [{ taken: false, why: expect.stringContaining('on record') }],
+          day: { value: { progress: { [setId]: 'done' } } },
+        });
+    }
+    // What happened before comes late, from where there was no network: it is no news.
+    expect((await sent([mark(setId, 'dropped', 55)])).body).toMatchObject({ answers: [{ taken: true }] });
+    expect(await day()).toEqual(before);
+    expect(await loads(setId)).toHaveLength(loaded);
+  });
+  it('of two that were at one set the later word counts, in whatever order they arrive', async () => {
+    const [task] = await open();
+    if (!task) throw new Error('no set is left');
+    await sent([mark(task.setId, 'dropped', 80)]);
+    await sent([mark(task.setId, 'begun', 70)]);
+    expect((await day()).progress[task.setId]).toBe('dropped');
+    await sent([mark(task.setId, 'begun', 90)]);
+    expect((await day()).progress[task.setId]).toBe('begun');
+  });
   it('what cannot be taken is answered with its reason, and nothing of it is kept', async () => {
     const [task] = await open();
     if (!task) throw new Error('the demo has a bench day');

@@ -89,8 +89,20 @@ export const NET_FIELDS = {
     'check-ins',
     parts(
       NetSchema.shape.checkIns.unwrap(),
-      (checkIns) =>
-        checkIns.map(({ who, at, note }) => [who, at, note].filter(Boolean).join(' ')).join('; ') || 'none',
+      (checkIns, names) =>
+        checkIns
+          .map(({ who, at, note, heardBy, channelId }) =>
+            [
+              who,
+              at,
+              note,
+              heardBy && `heard by ${heardBy}`,
+              channelId && `on ${channel.words(channelId, names)}`,
+            ]
+              .filter(Boolean)
+              .join(' '),
+          )
+          .join('; ') || 'none',
       [],
     ),
     false,

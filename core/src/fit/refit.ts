@@ -6,18 +6,25 @@ import { type FitPlan, fitPlan } from './fit';
 import { type Judgement, judge } from './judge';
 import { type UnitKind, unitKinds } from './kinds';
 
+/** What was judged for one fleet under one policy: each channel on each kind, and the board that needed it last. */
+interface Judged {
+  readonly fleet: readonly UnitKind[];
+  readonly on: Map<FitDevice, Map<string, { readonly judgement: Judgement; neededBy: number }>>;
+}
+
 /**
  * Fits a fleet again and again as its plan is edited. What a channel comes to on a kind of device is judged once and kept until the
  * channel, the kind or the plan's policy changes; only what an edit touches is judged anew. The board is the very one that `fitBoard`
  * gives, which tests hold it to.
  */
 export class BoardFitter {
-  private fleetText = '';
-  private fleet: readonly UnitKind[] = [];
-  private policyText = '';
-  private readonly judged = new Map<FitDevice, Map<string, Judgement>>();
+  private readonly known = new Map<string, Judged>();
+  private boards = 0;
   /** How many judgements the last board needed that were not known from before. */
   fresh = 0;
+
+  /** @param states how many states of the plan are asked for by turns, such as its draft and what was published: what the last so many boards needed is kept */
+  constructor(private readonly states = 1) {}
 
   /** @throws RangeError for a unit without its description */
   board(
@@ -28,36 +35,44 @@ export class BoardFitter {
     numbers: Numbers = {},
   ): Board {
     this.fresh = 0;
-    const fleetText = JSON.stringify([units, descriptions, grounds, plan.carried]);
-    if (fleetText !== this.fleetText) {
-      this.fleet = unitKinds(units, descriptions, grounds, plan);
-      this.fleetText = fleetText;
-      this.judged.clear();
-    }
-    const policyText = JSON.stringify([
-      plan.receivePolicy,
-      plan.country,
-      plan.licensed,
-      plan.withoutRight,
-      plan.spares,
-    ]);
-    if (policyText !== this.policyText) this.judged.clear();
-    this.policyText = policyText;
+    this.boards++;
+    const { fleet, on } = this.judgedFor(plan, units, descriptions, grounds);
     const texts = new Map(plan.channels.map((channel) => [channel.id, JSON.stringify(channel)]));
-    return boardOf(plan, this.fleet, ({ device }) => {
-      const before = this.judged.get(device);
-      const now = new Map<string, Judgement>();
-      this.judged.set(device, now);
-      return fitPlan(plan, device, numbers, (channel) => {
+    return boardOf(plan, fleet, ({ device }) => {
+      const here = on.get(device) ?? new Map();
+      on.set(device, here);
+      const fit = fitPlan(plan, device, numbers, (channel) => {
         const text = texts.get(channel.id) ?? '';
-        let judgement = before?.get(text);
-        if (!judgement) {
-          judgement = judge(device, channel, plan);
-          this.fresh++;
-        }
-        now.set(text, judgement);
+        const kept = here.get(text);
+        if (kept) kept.neededBy = this.boards;
+        else this.fresh++;
+        const judgement = kept?.judgement ?? judge(device, channel, plan);
+        if (!kept) here.set(text, { judgement, neededBy: this.boards });
         return judgement;
       });
+      for (const [text, { neededBy }] of here) if (neededBy <= this.boards - this.states) here.delete(text);
+      return fit;
     });
+  }
+
+  /** What is known of this fleet under this policy; what was needed longest ago makes room. */
+  private judgedFor(
+    plan: FitPlan,
+    units: readonly Unit[],
+    descriptions: readonly Description[],
+    grounds: Grounds | typeof NO_GROUNDS,
+  ): Judged {
+    const { carried, receivePolicy, country, licensed, withoutRight, spares } = plan;
+    const policy = [carried, receivePolicy, country, licensed, withoutRight, spares];
+    const key = JSON.stringify([units, descriptions, grounds, policy]);
+    const judged = this.known.get(key) ?? {
+      fleet: unitKinds(units, descriptions, grounds, plan),
+      on: new Map(),
+    };
+    this.known.delete(key);
+    this.known.set(key, judged);
+    const [oldest] = this.known.keys();
+    if (this.known.size > this.states && oldest !== undefined) this.known.delete(oldest);
+    return judged;
   }
 }

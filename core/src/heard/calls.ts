@@ -30,17 +30,19 @@ export function loggedCalls(log: readonly Heard[], nets: readonly Net[], roster:
   return [...own, ...checkedIn].sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
 }
 
-/** Whoever checks in to a net was heard by the one who leads it, on its channel; which way is not written there. A net without a channel or a leader says of no call. */
-function callsOfNet({ id, channelId, leader, name, checkIns }: Net): Omit<LoggedCall, 'fromBy' | 'toBy'>[] {
-  if (channelId === null || leader.trim() === '') return [];
-  return checkIns.map(({ who, at, note }, i) => ({
+/** Whoever checked in to a net was heard by the one who led it then, on its channel of then; which way is not written there. A check-in without a channel or a leader says of no call. */
+function callsOfNet({ id, name, checkIns }: Net): Omit<LoggedCall, 'fromBy' | 'toBy'>[] {
+  const calls = checkIns.flatMap(({ channelId, ...checkIn }, i) =>
+    channelId === null || checkIn.heardBy === '' ? [] : [{ ...checkIn, channelId, i }],
+  );
+  return calls.map(({ who, at, note, heardBy, channelId, i }) => ({
     id: `${id} ${i}`,
     at,
     channelId,
     way: 'unknown',
     from: who,
     fromId: null,
-    to: leader,
+    to: heardBy,
     toId: null,
     heard: true,
     readability: 'unknown',

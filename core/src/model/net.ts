@@ -19,7 +19,16 @@ export const NetSchema = z.strictObject({
     .max(40)
     .default([]),
   checkIns: z
-    .array(z.strictObject({ who: line.min(1).max(60), at: z.iso.datetime(), note: line.max(200) }))
+    .array(
+      z.strictObject({
+        who: line.min(1).max(60),
+        at: z.iso.datetime(),
+        note: line.max(200),
+        /** Who heard it, and on which channel: whoever led the net then, which somebody else may do by now. Empty where nobody wrote it down. */
+        heardBy: line.max(60).default(''),
+        channelId: z.uuid().nullable().default(null),
+      }),
+    )
     .max(500)
     .default([]),
   note: LineSchema.max(400).default(''),

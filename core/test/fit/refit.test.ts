@@ -29,10 +29,11 @@ describe('fitting again after an edit', () => {
   it('gives the very board that fitting anew gives, edit after edit', () => {
     fc.assert(
       fc.property(
+        fc.integer({ min: 1, max: 3 }),
         anyPlan,
         fc.array(fc.tuple(fc.nat(), fc.constantFrom(...EDITS)), { minLength: 1, maxLength: 4 }),
-        (first, edits) => {
-          const fitter = new BoardFitter();
+        (states, first, edits) => {
+          const fitter = new BoardFitter(states);
           let now = first;
           const expectSame = (numbers: Numbers) =>
             expect(fitter.board(now, UNITS, SHIPPED, NO_GROUNDS, numbers)).toEqual(
@@ -60,6 +61,39 @@ describe('fitting again after an edit', () => {
     expect(fitter.fresh).toBe(kinds);
     fitter.board({ ...OSTREL, receivePolicy: 'open' }, UNITS, SHIPPED, NO_GROUNDS);
     expect(fitter.fresh).toBe(kinds * OSTREL.channels.length);
+  });
+  it('two states by turns, as a draft beside what was published: each is judged once, and what they share not twice', () => {
+    const fitter = new BoardFitter(2);
+    const [rename] = EDITS;
+    const draft = rename?.(OSTREL, 4) ?? OSTREL;
+    const kinds = fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS).kinds.length;
+    fitter.board(draft, UNITS, SHIPPED, NO_GROUNDS);
+    expect(fitter.fresh).toBe(kinds);
+    for (const state of [OSTREL, draft, OSTREL, draft]) {
+      expect(fitter.board(state, UNITS, SHIPPED, NO_GROUNDS)).toEqual(
+        fitBoard(state, UNITS, SHIPPED, NO_GROUNDS),
+      );
+      expect(fitter.fresh).toBe(0);
+    }
+    const open = { ...draft, receivePolicy: 'open' as const };
+    for (const fresh of [kinds * OSTREL.channels.length, 0]) {
+      fitter.board(open, UNITS, SHIPPED, NO_GROUNDS);
+      expect(fitter.fresh).toBe(fresh);
+      fitter.board(draft, UNITS, SHIPPED, NO_GROUNDS);
+      expect(fitter.fresh).toBe(0);
+    }
+  });
+  it('what is no longer asked for is forgotten', () => {
+    const fitter = new BoardFitter(2);
+    const [, retone] = EDITS;
+    const before = fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS).kinds.length;
+    for (const at of [1, 2]) fitter.board(retone?.(OSTREL, at) ?? OSTREL, UNITS, SHIPPED, NO_GROUNDS);
+    fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS);
+    // Channel 2 as it was is known from the first edit, channel 1 from the second.
+    expect(fitter.fresh).toBe(0);
+    for (const at of [1, 1]) fitter.board(retone?.(OSTREL, at) ?? OSTREL, UNITS, SHIPPED, NO_GROUNDS);
+    fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS);
+    expect(fitter.fresh).toBe(before);
   });
   it('a device that changes hands or firmware changes its board too', () => {
     const fitter = new BoardFitter();

@@ -368,7 +368,7 @@ describe('who is meant', () => {
       heard: true,
       ...more,
     });
-  const net = (more: Partial<Net>): Net =>
+  const net = (more: Partial<Net>, checkIn: object = {}): Net =>
     NetSchema.parse({
       id: uuid(next++),
       name: 'Evening net',
@@ -376,7 +376,16 @@ describe('who is meant', () => {
       timeZone: 'UTC',
       channelId: CHANNEL,
       leader: 'Boat 2',
-      checkIns: [{ who: 'Boat 1', at: '2026-11-21T19:04:00Z', note: 'weak' }],
+      checkIns: [
+        {
+          who: 'Boat 1',
+          at: '2026-11-21T19:04:00Z',
+          note: 'weak',
+          heardBy: 'Boat 2',
+          channelId: CHANNEL,
+          ...checkIn,
+        },
+      ],
       ...more,
     });
   it('is a set by its id, else by its name or the one who holds no other; one that is gone is nobody’s', () => {
@@ -390,7 +399,7 @@ describe('who is meant', () => {
       [null, 'set', uuid(12)],
     ]);
   });
-  it('takes check-ins as heard by whoever leads the net, newest first', () => {
+  it('takes check-ins as heard by whoever led the net then, newest first', () => {
     const [first, second] = loggedCalls([log({})], [net({})], { units, people });
     expect(first).toMatchObject({
       source: 'net',
@@ -400,6 +409,18 @@ describe('who is meant', () => {
       note: 'weak',
     });
     expect(second?.source).toBe('log');
-    expect(loggedCalls([], [net({ leader: '' }), net({ channelId: null })], { units, people })).toEqual([]);
+  });
+  it('another leader and another channel of the net change nothing of what was heard; what nobody wrote down is no call', () => {
+    const calls = (...nets: Net[]) => loggedCalls([], nets, { units, people });
+    expect(
+      calls(net({ leader: 'Boat 9', channelId: uuid(77) }), net({ leader: '', channelId: null })),
+    ).toMatchObject([1, 2].map(() => ({ to: 'Boat 2', toId: uuid(12), channelId: CHANNEL })));
+    for (const unknown of [
+      { heardBy: '' },
+      { channelId: null },
+      { heardBy: undefined },
+      { channelId: undefined },
+    ])
+      expect(calls(net({}, unknown))).toEqual([]);
   });
 });

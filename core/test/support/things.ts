@@ -453,6 +453,8 @@ export const ANY: Any = {
           .date({ min: new Date('2020-01-01'), max: new Date('2039-12-31'), noInvalidDate: true })
           .map((date) => date.toISOString()),
         note: line(200),
+        heardBy: line(60),
+        channelId: orNull(idOf('channel')),
       }),
       { maxLength: 3 },
     ),

@@ -12,6 +12,8 @@ type Write = <V>(work: (trx: Knex.Transaction, move: string) => Promise<V>) => P
 
 const GONE = 'This set is not in the list any more.';
 const NOT_READY = 'Something stands in the way of its sheet by now: look at it, and mark it there.';
+const DONE =
+  'Somebody loaded this set meanwhile, and that is on record. If it is wrong, take it back in the history.';
 const CLASH = 'Somebody wrote something else at the same time. Say it once more.';
 /** Others may write of the same set or day meanwhile: then it is read anew. */
 const MOST_TRIES = 8;
@@ -35,6 +37,25 @@ export async function takeMarks(
     answers.push({ id: mark.id, taken: why === null, why: why ?? '' });
   }
   return answers;
+}
+
+class AlreadyDone extends Error {}
+
+/** Whether something that happened later is known of a set on this day. */
+async function isLate(
+  trx: Knex.Transaction,
+  workspaceId: string,
+  dayId: string,
+  { id, setId, at }: BenchMarkSent,
+): Promise<boolean> {
+  const later = await trx('report')
+    .where({ workspace_id: workspaceId, unit_id: setId })
+    .whereLike('what', 'bench-%')
+    .whereRaw("document->>'dayId' = ?", [dayId])
+    .where('at', '>', at)
+    .whereNot({ id })
+    .first('id');
+  return later !== undefined;
 }
 
 /** @returns why it cannot be taken; `null` where it is */
@@ -83,8 +104,13 @@ async function takeOne(
         .returning('id');
       if (!row) return null;
       const held = await thingAt(trx, 'bench', workspaceId, dayId);
+      const wasDone = held.value.progress[setId] === 'done';
       // Somebody else said it meanwhile: then it is on record once already.
-      if (state === 'done' && held.value.progress[setId] === 'done') return null;
+      if (state === 'done' && wasDone) return null;
+      // What happened before something that is known already comes late: it changes nothing, unless it says that the set is done.
+      if (state !== 'done' && (await isLate(trx, workspaceId, dayId, mark))) return null;
+      // What a set holds is on record by then, and no tick takes that back.
+      if (wasDone) throw new AlreadyDone();
       const atMin = mark.day === held.value.day ? mark.minute - held.value.beginsMin : null;
       await saveThing(
         trx,
@@ -100,6 +126,7 @@ async function takeOne(
     });
   } catch (error) {
     if (error instanceof NotHere) return GONE;
+    if (error instanceof AlreadyDone) return DONE;
     if (error instanceof BadInput) return NOT_READY;
     if (error instanceof ChangedMeanwhile)
       return tries > 1 ? takeOne(db, write, session, dayId, mark, tries - 1) : CLASH;

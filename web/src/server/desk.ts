@@ -95,17 +95,15 @@ export async function loadDesk(
     return of;
   };
   const seen = new Set(units.map(({ unit }) => unit.id));
-  const wholeOf = (of: State, plan: Plan, by: Grounds) => {
-    // One fitter for each fleet and state, so that a page after an edit judges only what the edit touched.
-    const fitter = fitters.of(`${workspace.id} ${planId} ${of}`, () => new BoardFitter());
-    return fitter.board(plan, fleet, kinds, by, numbersWith(plan));
-  };
-  const whole = wholeOf(shown, state.plan, grounds);
+  // One fitter for each plan, so that a page after an edit judges only what the edit touched, and a draft only what was not published.
+  const fitter = fitters.of(`${workspace.id} ${planId}`, () => new BoardFitter(2));
+  const wholeOf = (plan: Plan, by: Grounds) => fitter.board(plan, fleet, kinds, by, numbersWith(plan));
+  const whole = wholeOf(state.plan, grounds);
   const board = boardFor(whole, seen);
   const draftBoard =
     shown === 'draft'
       ? board
-      : boardFor(wholeOf('draft', drafted.plan, groundsFor(drafted.plan, all, people, stations)), seen);
+      : boardFor(wholeOf(drafted.plan, groundsFor(drafted.plan, all, people, stations)), seen);
   return {
     session,
     workspace,

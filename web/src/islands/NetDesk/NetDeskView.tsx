@@ -94,10 +94,14 @@ function NetSection({
         Checked in <span className="font-mono">{net.checkIns.length}</span>
       </h3>
       <ol className="list-decimal pl-6 text-plain">
-        {net.checkIns.map(({ who, at, note }) => (
+        {net.checkIns.map(({ who, at, note, heardBy }) => (
           <li key={at + who}>
-            <span className="font-mono">{at.slice(11, 16)} UTC</span> {who}
+            <span className="font-mono">
+              {at.slice(0, 10)} {at.slice(11, 16)} UTC
+            </span>{' '}
+            {who}
             {note && <span className="muted">, {note}</span>}
+            {heardBy && heardBy !== net.leader && <span className="muted">, heard by {heardBy}</span>}
           </li>
         ))}
       </ol>

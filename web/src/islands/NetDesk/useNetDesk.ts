@@ -25,14 +25,11 @@ export function useNetDesk(props: NetProps) {
   });
   const [openId, setOpenId] = useState<string | null>(null);
   const open = nets.held.find(({ value }) => value.id === openId) ?? null;
-  const checkIn = (held: Held<Net>, who: string, note: string) =>
-    nets.save(
-      {
-        ...held.value,
-        checkIns: [...held.value.checkIns, { who, at: new Date().toISOString(), note }],
-      },
-      held.version,
-    );
+  const checkIn = ({ value, version }: Held<Net>, who: string, note: string) => {
+    const { checkIns, leader: heardBy, channelId } = value;
+    const at = new Date().toISOString();
+    return nets.save({ ...value, checkIns: [...checkIns, { who, at, note, heardBy, channelId }] }, version);
+  };
   const clearCheckIns = (held: Held<Net>) => nets.save({ ...held.value, checkIns: [] }, held.version);
   return {
     ...props,
