@@ -212,7 +212,9 @@ test('what a set holds of its own is seen, kept or let go before its sheet is re
   await page.getByRole('button', { name: 'Its sheet is done: it holds that now' }).click();
   await expect(page.getByText(/^Its sheet was done on/)).toBeVisible();
   await page.getByRole('link', { name: 'Its sheet' }).click();
-  await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
+  await expect(
+    page.getByText('Nothing to change: by what is on record this set holds what it should.'),
+  ).toBeVisible();
   await page.goBack();
   await ready(page);
   await page.getByText('Say what it holds now').click();
@@ -246,7 +248,9 @@ test('a set that nobody looked at can begin with a reset, once its holder agreed
   await page.getByRole('button', { name: 'Its sheet is done: it holds that now' }).click();
   await expect(page.getByText(/^Its sheet was done on/)).toBeVisible();
   await page.getByRole('link', { name: 'Its sheet' }).click();
-  await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
+  await expect(
+    page.getByText('Nothing to change: by what is on record this set holds what it should.'),
+  ).toBeVisible();
   await expect(page.getByText('It begins from what this set is known to hold')).toBeVisible();
 });
 

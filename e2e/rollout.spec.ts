@@ -113,7 +113,9 @@ test('sets that are late are found, loaded in one go and taken back; a sheet say
   const done = page.waitForEvent('load');
   await page.getByRole('button', { name: 'It is done: Club 7 holds this now' }).click();
   await done;
-  await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
+  await expect(
+    page.getByText('Nothing to change: by what is on record this set holds what it should.'),
+  ).toBeVisible();
   await open(page, page.url().replace('/sheets/', '/devices/'));
   await expect(page.getByText(/^loaded with revision 3 of Ostrel plan, by its keys/)).toBeVisible();
   // What its kind and its places ask for, one press each; silence stays undecided.
@@ -225,7 +227,9 @@ test.describe('a member', () => {
     const done = page.waitForEvent('load');
     await page.getByRole('button', { name: /^It is done: / }).click();
     await done;
-    await expect(page.getByText('Nothing to change: this set already holds what it should.')).toBeVisible();
+    await expect(
+      page.getByText('Nothing to change: by what is on record this set holds what it should.'),
+    ).toBeVisible();
     await open(page, `${path}/revisions`);
     await expect(page.getByRole('button', { name: /^What publishing/ })).toHaveCount(0);
     await expect(page.getByRole('button', { name: /^Withdraw/ })).toHaveCount(0);

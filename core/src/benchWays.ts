@@ -1,5 +1,6 @@
 import type { BenchJob } from './bench/index';
 import { afterSheet, ownPlaces, type Prepared } from './flow';
+import { changesNothing } from './memory/index';
 import type { Description, Unit } from './model/index';
 import { copySteps, offerCopy, offerFile } from './procedure/index';
 
@@ -72,8 +73,7 @@ function loadableOf(asking: readonly Asking[], masters: readonly Asking['set'][]
   return loadable;
 }
 
-const holdsIt = ({ prepared: { changes } }: Pick<BenchSet, 'prepared'>) =>
-  changes.places.length === 0 && changes.settings.length === 0;
+const holdsIt = ({ prepared: { changes } }: Pick<BenchSet, 'prepared'>) => changesNothing(changes);
 
 /** By its keys, and by a file that brings all of it. */
 function ownWays({ description, prepared }: BenchSet, standMin: number): Ways {

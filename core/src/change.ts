@@ -1,5 +1,6 @@
 import type { Called } from './fit/index';
 import { compose, heldAfter, type Prepared, prepare, triedAs, type UnitState } from './flow';
+import { changesNothing } from './memory/index';
 import { type Description, type Plan, UnitSchema } from './model/index';
 import { CALM, minutesAt } from './procedure/index';
 
@@ -22,7 +23,7 @@ export interface Change {
 
 /** What a prepared sheet comes to, as a change of what the set holds. */
 export function changeOf({ changes, sheet, proof }: Prepared): Change {
-  if (changes.places.length === 0 && changes.settings.length === 0)
+  if (changesNothing(changes))
     return {
       way: 'none',
       steps: 0,
@@ -69,8 +70,7 @@ export function changeOfSet(
   const holds = heldAfter(description, first, FACTORY, 1, SOME_DAY);
   const { changes, sheet } = compose(after, description, { ...now, start: 'absolute', holds }, others);
   const slots = changes.places.map(({ slot }) => slot.number).sort((a, b) => a - b);
-  if (slots.length === 0 && changes.settings.length === 0)
-    return { way: 'none', steps: 0, presses: 0, minutes: 0, slots };
+  if (changesNothing(changes)) return { way: 'none', steps: 0, presses: 0, minutes: 0, slots };
   return {
     way: sheet.way,
     steps: sheet.steps.length,

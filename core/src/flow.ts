@@ -20,6 +20,7 @@ import {
   type Changes,
   canErase,
   changedSinceFactory,
+  changesNothing,
   diff,
   heldMemory,
   heldOf,
@@ -121,8 +122,12 @@ export function isLoaded(
   unit: UnitState,
   others: readonly Called[] = [],
 ): boolean {
-  const { places, settings } = changesFor(plan, description, unit, others).changes;
-  return places.length === 0 && settings.length === 0;
+  return changesNothing(changesFor(plan, description, unit, others).changes);
+}
+
+/** Whether a sheet has neither a step nor a value that must change: then nothing of it was tried. */
+export function hasNothingToDo({ sheet, changes }: Pick<Prepared, 'sheet' | 'changes'>): boolean {
+  return sheet.steps.length === 0 && changesNothing(changes);
 }
 
 /** The same as `prepare`, but without trying the sheet. */

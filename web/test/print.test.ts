@@ -12,6 +12,9 @@ const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { MOST_BYTES, mustText } = await import('../src/server/print/pocket');
 const { clean } = await import('../src/server/print/pdf');
+const { loadDesk } = await import('../src/server/desk');
+const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const { sheetsView } = await import('../src/server/views/sheets');
 const { Visitor, visitorAs } = await import('./routes');
 
 const db = getDb();
@@ -30,6 +33,12 @@ afterAll(async () => {
   await db.destroy();
   rmSync(folder, { recursive: true });
 });
+
+const workspaceOf = async () => {
+  const workspace = await firstWorkspace(db);
+  if (!workspace) throw new Error('no workspace');
+  return workspace;
+};
 
 /** A document as the server gives it, read back by poppler (Debian's poppler-utils). */
 async function printed(search: string, visitor = coordinator) {
@@ -101,6 +110,31 @@ describe('documents for paper', () => {
       }
     },
   );
+  it('a sheet of a set that holds all of it claims no trial: it says what is on record; one with steps says what was tried', async () => {
+    const desk = await loadDesk(
+      db,
+      { accountId: null, name: 'Ines', role: 'coordinator', personId: null, workspace: await workspaceOf() },
+      planId,
+      'published',
+    );
+    const rows = (await sheetsView(desk)).filter((row) => !row.isBroken);
+    const same = rows.filter((row) => row.isSame);
+    expect(same.length).toBeGreaterThan(3);
+    for (const row of rows) expect(row.stamp === null, row.unit.nickname).toBe(row.isSame);
+    const [done, todo] = [same[0], rows.find((row) => row.steps > 0)];
+    for (const [row, says, not] of [
+      [
+        done,
+        /Nothing to change: by what is on record .* On record: loaded with revision 3.*says/,
+        /rehearsed|Replayed|Before you start/,
+      ],
+      [todo, /rehearsed. Replayed on the virtual device/, /Nothing to change/],
+    ] as const) {
+      const { words } = await of(`?what=sheet&unit=${row?.unit.id}&of=3&size=A4`);
+      expect(words).toMatch(says);
+      expect(words).not.toMatch(not);
+    }
+  });
   it('the wall list and both forms have every channel of the plan with its frequencies', async () => {
     for (const what of ['wall', 'ics205', 'ics217a']) {
       const { words, text } = await of(`?what=${what}&members`);

@@ -42,6 +42,11 @@ export interface Changes {
   readonly settings: readonly SettingChange[];
 }
 
+/** Whether a set holds all that is wanted, as far as is known of it. */
+export function changesNothing({ places, settings }: Changes): boolean {
+  return places.length === 0 && settings.length === 0;
+}
+
 /** What of a set must change for it to hold what is wanted, in the set's order; what is not known counts as to be set. */
 export function diff(description: Description, now: Memory, wanted: Wanted): Changes {
   const places = slotsOf(description).flatMap((slot): PlaceChange[] => {

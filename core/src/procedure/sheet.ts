@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/index';
 import type { Changes, PlaceChange } from '../memory/index';
-import { canErase, isUnseen, valuesOnceUsed } from '../memory/index';
+import { canErase, changesNothing, isUnseen, valuesOnceUsed } from '../memory/index';
 import {
   type Description,
   hasField,
@@ -102,7 +102,7 @@ function write(
   const start = recipes.start && !recipes.start.atStart ? undefined : first;
   const writer = new Writer(description, recipes, slots, lists, start);
   const clears = recipes.clearPicked ? pickedPlace(description, lists, pickedTone) : 0;
-  const nothing = places.length === 0 && settings.length === 0 && clears === 0 && !resets;
+  const nothing = changesNothing({ places, settings }) && clears === 0 && !resets;
   const missing = (field: string) => findings.push({ code: 'no-recipe', severity: 'error', field });
   if (!nothing) {
     writer.part = 'start';

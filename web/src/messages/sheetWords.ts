@@ -1,7 +1,8 @@
 import type { RadioCheck } from '@umbrex/core/check';
+import { memoryWord } from '@umbrex/core/evidence';
 import type { AbleToSend } from '@umbrex/core/fit';
-import type { Prepared } from '@umbrex/core/flow';
-import { isOnAir } from '@umbrex/core/model';
+import { hasNothingToDo, type Prepared } from '@umbrex/core/flow';
+import { isOnAir, type Unit } from '@umbrex/core/model';
 import type {
   CardSlot,
   CopyOffer,
@@ -15,23 +16,53 @@ import type {
 } from '@umbrex/core/procedure';
 import type { Readiness, SendsInstead } from '@umbrex/core/readiness';
 import { mhzText } from '@umbrex/core/units';
+import type { confidenceText } from './confidence';
 import { contentBrief, scanBrief } from './contents';
 import { findingText } from './findings';
 import { secondsText } from './keys';
 import { counted, listOf } from './labels';
+import { evidenceText, evidenceWhen } from './rollout';
 import { PART_TEXT, placeTitle } from './steps';
 import { toneWords } from './tones';
 
 /** The words of a sheet, the same on a page and on paper that the server makes. */
 
+/** A set of which nothing must change; what is on record is all that says so. */
+export const NOTHING_TO_CHANGE = 'Nothing to change: by what is on record this set holds what it should.';
+
+/**
+ * What a sheet claims, and what that rests on. It has a stamp only where something was replayed: where nothing is to be done, what is on
+ * record of the set is all there is.
+ */
+export function claimOf(
+  { sheet, changes, unit }: Pick<Prepared, 'sheet' | 'changes'> & { readonly unit: Unit },
+  stamp: ReturnType<typeof confidenceText>,
+  planName: (id: string) => string | null | undefined,
+): { readonly stamp: string | null; readonly meaning: string } {
+  if (sheet.way === 'unknown')
+    return {
+      stamp: null,
+      meaning:
+        'Nobody has described the keys of this kind of set. Below stands what each place shall hold, in its own words; how to set it is in its manual.',
+    };
+  if (!hasNothingToDo({ sheet, changes })) return { stamp: stamp.word, meaning: stamp.meaning };
+  const word = memoryWord(unit);
+  return {
+    stamp: null,
+    meaning: word
+      ? `On record: ${evidenceText(word, planName)}; ${evidenceWhen(word)}. Whether it is so a look at the set tells.`
+      : 'The plan wants nothing of this set.',
+  };
+}
+
 /** How long a sheet is. @param card what each place shall hold, where it is not set by keys */
 export function lengthText(
-  { sheet, proof }: Pick<Prepared, 'sheet' | 'proof'>,
+  { sheet, proof, changes }: Pick<Prepared, 'sheet' | 'proof' | 'changes'>,
   card: readonly CardSlot[] | null,
 ): string {
+  if (hasNothingToDo({ sheet, changes })) return NOTHING_TO_CHANGE;
   if (card !== null)
     return `${card.length === 1 ? 'One place' : `${card.length} places`}${sheet.way === 'file' ? ', sent by file; the file was sent to a virtual set and read back' : ''}.`;
-  if (sheet.steps.length === 0) return 'Nothing to change: this set already holds what it should.';
   const presses =
     sheet.presses === sheet.mostPresses
       ? counted(sheet.presses, 'press', 'presses')

@@ -1,3 +1,4 @@
+import { changesNothing } from '@umbrex/core/memory';
 import type { LoadedBy } from '@umbrex/core/model';
 import type { CopyOffer } from '@umbrex/core/procedure';
 import type { Content, TableCell } from 'pdfmake/interfaces';
@@ -6,7 +7,7 @@ import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { loadingSteps } from '../../messages/loading';
 import { WAY_TEXT as LOADED_TEXT } from '../../messages/rollout';
-import { mustNotSend } from '../../messages/sheetWords';
+import { mustNotSend, NOTHING_TO_CHANGE } from '../../messages/sheetWords';
 import type { SheetData } from '../sheetPage';
 import type { packetView } from '../views/packet';
 import { box, head, KEYS_LEGEND, lined, mono, plain, small, strong } from './parts';
@@ -87,7 +88,7 @@ type PacketSheet = NonNullable<Awaited<ReturnType<typeof packetView>>>['sheets']
 function packetSheet({ data, steps, talk, way, offer }: PacketSheet, names: Names): Content[] {
   const { unit, description, sheet, proof, readiness, changes, card } = data;
   const written: Written = { description, names, talk };
-  const isSame = changes.places.length === 0 && changes.settings.length === 0;
+  const isSame = changesNothing(changes);
   const byKeys = way === 'keys' && sheet.steps.length > 0;
   const top: Content[] = [
     { ...(heading(unit.nickname) as object), pageBreak: 'before' } as Content,
@@ -99,7 +100,7 @@ function packetSheet({ data, steps, talk, way, offer }: PacketSheet, names: Name
     ...(data.ableToSend.length > 0 ? [strong(mustNotSend(data.ableToSend))] : []),
   ];
   if (!readiness.isReady) return [...top, strong('Its sheet is not ready: do not load it by these keys.')];
-  if (isSame) return [...top, plain('Nothing to change: it holds what it should.')];
+  if (isSame) return [...top, plain(NOTHING_TO_CHANGE)];
   const before = (description.recipes ?? description.loading) ? beforeParts(data) : [];
   if (byKeys)
     return [

@@ -1,3 +1,4 @@
+import { hasNothingToDo } from '@umbrex/core/flow';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { onAirText } from '../../messages/air';
 import { trialText } from '../../messages/alerts';
@@ -76,11 +77,13 @@ export function deviceSheet(
                   .filter(Boolean)
                   .join(', '),
               ),
-              strong(
-                sheet.way === 'unknown' ? 'steps not known' : `${view.stamp.word}. ${view.stamp.meaning}`,
-              ),
               plain(lengthText(data, card)),
-              ...(sheet.way === 'unknown'
+              strong(
+                [sheet.way === 'unknown' ? 'steps not known' : view.claim.stamp, view.claim.meaning]
+                  .filter(Boolean)
+                  .join('. '),
+              ),
+              ...(sheet.way === 'unknown' || hasNothingToDo(data)
                 ? []
                 : [plain(WAY_TEXT[data.way](data.proof.tried, description.recipes?.start !== undefined))]),
               ...(readiness.canTalk ? [plain(senderText(data.sender, unit, view.spares))] : []),
@@ -96,7 +99,7 @@ export function deviceSheet(
       ...(ready ? [] : [framed('This sheet is not ready.', notReadyLines(data).map(plain))]),
       ...findingLines(view),
       ...able(data),
-      ...(ready && notes ? beforeParts(data) : []),
+      ...(ready && notes && !hasNothingToDo(data) ? beforeParts(data) : []),
       ...(ready ? overwritten(data) : []),
       ...(ready ? instead(data, names) : []),
       ...(ready ? wayBackParts(view.steps, data) : []),

@@ -10,6 +10,7 @@ import { allows } from '../../contract/roles';
 import { areaText } from '../../messages/areas';
 import { channelNames } from '../../messages/channelState';
 import { confidenceText } from '../../messages/confidence';
+import { claimOf } from '../../messages/sheetWords';
 import { usAreas } from '../areas';
 import { today } from '../day';
 import { getDb } from '../db';
@@ -67,7 +68,9 @@ export async function sheetView(desk: Desk, unitId: string, at: string | null = 
     offer: readiness.isReady && sheet.steps.length > 0 ? copyOfferFor(desk, data) : undefined,
     /** For an alert radio, its areas by name. */
     areas: alerts ? await namedAreas(alerts.areas, plan.areaNames) : [],
-    stamp: confidenceText(confidence, description),
+    claim: claimOf(data, confidenceText(confidence, description), (id) =>
+      id === plan.id ? null : desk.plans.find((one) => one.id === id)?.name,
+    ),
     findings: [...(desk.board.unitFindings[data.unit.id] ?? []), ...(proven ? proof.findings : [])],
     /** Where the talk key of a place sends on which nobody should talk. */
     talk: talkGoesOut(readiness),

@@ -1,4 +1,5 @@
 import { confidenceOf } from '@umbrex/core/confidence';
+import { hasNothingToDo } from '@umbrex/core/flow';
 import { confidenceText } from '../../messages/confidence';
 import type { Desk } from '../desk';
 import { setsWithSheets, stopsOf } from '../sheetPage';
@@ -14,6 +15,7 @@ export async function sheetsView(desk: Desk) {
       continue;
     }
     const { proof, sheet, fit, toAccept, way } = prepared;
+    const isSame = hasNothingToDo(prepared);
     const confidence = confidenceOf(proof, description, unit.firmware);
     rows.push({
       isBroken: false as const,
@@ -24,7 +26,8 @@ export async function sheetsView(desk: Desk) {
       way: sheet.way,
       places: fit.image.slots.size,
       confidence,
-      stamp: confidenceText(confidence, description).word,
+      isSame,
+      stamp: isSame ? null : confidenceText(confidence, description).word,
       steps: sheet.steps.length,
       presses: sheet.presses,
       begins: way,
