@@ -251,7 +251,7 @@ test('a set that nobody looked at can begin with a reset, once its holder agreed
   await expect(
     page.getByText('Nothing to change: by what is on record this set holds what it should.'),
   ).toBeVisible();
-  await expect(page.getByText('It begins from what this set is known to hold')).toBeVisible();
+  await expect(page.getByText(/^On record: loaded with /)).toBeVisible();
 });
 
 test('two devices are held side by side, with only what they do differently', async ({ page }) => {

@@ -75,6 +75,34 @@ export function nextStart(
   }
 }
 
+/** The time of a net that matters now. */
+export interface NetNow extends NetTimes {
+  /** It begins then, it began then and goes on, or it is over. */
+  readonly is: 'next' | 'on' | 'over';
+}
+
+/** When a net begins next, on the clocks of its zone and in UTC; of one that is over, when it was. @param nowMs in milliseconds of UTC */
+export function netNow(net: Pick<Net, 'startsAt' | 'timeZone' | 'repeats'>, nowMs: number): NetNow {
+  const ms = nextStart(net, nowMs);
+  if (ms === null) return { ...netTimes(net), is: 'over' };
+  const local = new Date(ms + offsetMs(ms, net.timeZone)).toISOString().slice(0, 16);
+  return { ...netTimes({ startsAt: local, timeZone: net.timeZone }), is: ms > nowMs ? 'next' : 'on' };
+}
+
+/** Those that are not over, the soonest first. @param nowMs in milliseconds of UTC */
+export function comingNets<N extends Pick<Net, 'startsAt' | 'timeZone' | 'repeats'>>(
+  nets: readonly N[],
+  nowMs: number,
+): N[] {
+  return nets
+    .flatMap((net) => {
+      const ms = nextStart(net, nowMs);
+      return ms === null ? [] : [{ net, ms }];
+    })
+    .sort((a, b) => a.ms - b.ms)
+    .map(({ net }) => net);
+}
+
 /** The n-th local time of a net; `null` for a day that its month does not have. */
 function nthLocal(startsAt: string, repeats: Net['repeats'], n: number): string | null {
   const [day = '', time = ''] = startsAt.split('T');

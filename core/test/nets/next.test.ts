@@ -1,4 +1,4 @@
-import { nextStart } from '@umbrex/core/nets';
+import { comingNets, netNow, nextStart } from '@umbrex/core/nets';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 
@@ -54,5 +54,47 @@ describe('when a net begins next', () => {
       ),
       { numRuns: 300 },
     );
+  });
+});
+
+describe('the time of a net that matters now', () => {
+  // The same changes of the clocks as above; at seven by the clocks, whatever they are ahead of UTC.
+  it.each([
+    [
+      net('2026-10-27T19:00', 'weekly'),
+      '2026-10-29T00:00:00Z',
+      'next',
+      '2026-11-03 19:00',
+      '2026-11-04 00:00',
+    ],
+    [net('2026-10-27T19:00', 'weekly'), '2026-11-04T00:30:00Z', 'on', '2026-11-03 19:00', '2026-11-04 00:00'],
+    [
+      net('2026-10-27T19:00', 'weekly'),
+      '2027-03-17T12:00:00Z',
+      'next',
+      '2027-03-23 19:00',
+      '2027-03-23 23:00',
+    ],
+    [net('2026-12-01T19:00', 'once'), '2026-12-03T00:00:00Z', 'over', '2026-12-01 19:00', '2026-12-02 00:00'],
+    // It begins at this very moment.
+    [
+      net('2026-12-01T19:00', 'once', 'UTC'),
+      '2026-12-01T19:00:00Z',
+      'on',
+      '2026-12-01 19:00',
+      '2026-12-01 19:00',
+    ],
+  ])('%j at %s is %s: %s there, %s UTC', (of, now, is, local, utc) => {
+    const { day, time, zone, ...said } = netNow(of, at(now));
+    expect({ ...said, local: `${day} ${time}` }).toEqual({ is, utc, local });
+    expect(zone).toBe(of.timeZone);
+  });
+  it('those that come are there, the soonest first', () => {
+    const [over, later, sooner] = [
+      net('2026-11-20T19:00', 'once'),
+      net('2026-12-24T19:00', 'once'),
+      net('2026-11-01T19:00', 'weekly'),
+    ];
+    expect(comingNets([over, later, sooner], at('2026-11-30T12:00:00Z'))).toEqual([sooner, later]);
   });
 });

@@ -1,14 +1,20 @@
 import type { Net } from '@umbrex/core/model';
-import { netTimes } from '@umbrex/core/nets';
+import { netNow } from '@umbrex/core/nets';
 
 const REPEATS = { once: '', daily: 'every day', weekly: 'every week', monthly: 'every month' } as const;
+const IS = {
+  next: (repeats: Net['repeats']) => (repeats === 'once' ? '' : 'next on'),
+  on: () => 'on the air since',
+  over: () => 'was on',
+} as const;
 
-/** When and where a net is on the air, in its own zone and, where that differs, in yours as the server knows it. */
-export function NetLine({ net, channel }: { net: Net; channel: string | null }) {
-  const { day, time, zone, utc } = netTimes(net);
+/** When and where a net is on the air next, in its own zone and in UTC. @param nowMs in milliseconds of UTC */
+export function NetLine({ net, channel, nowMs }: { net: Net; channel: string | null; nowMs: number }) {
+  const { day, time, zone, utc, is } = netNow(net, nowMs);
+  const when = [REPEATS[net.repeats], IS[is](net.repeats)].filter(Boolean).join(', ');
   return (
     <span>
-      <strong>{net.name}</strong> {REPEATS[net.repeats]}{' '}
+      <strong>{net.name}</strong> {when}{' '}
       <span className="font-mono">
         {day} {time}
       </span>{' '}

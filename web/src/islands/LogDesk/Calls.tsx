@@ -93,7 +93,7 @@ function setWords({ from, fromId, fromBy, to, toId, toBy }: LoggedCall, { nameOf
     return name === said
       ? ''
       : by === 'holder'
-        ? `${said} with ${name}, the only set held`
+        ? `${said} with ${name}, the only set they hold now`
         : `${said} with ${name}`;
   };
   return [side(from, fromId, fromBy), side(to, toId, toBy)].filter(Boolean).join(', ');

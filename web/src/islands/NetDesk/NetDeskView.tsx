@@ -69,12 +69,13 @@ function NetSection({
   checkIn,
   clearCheckIns,
   people,
+  nowMs,
 }: Props & { held: Held<Net> }) {
   const { value: net } = held;
   return (
     <section className="mb-6 border-b border-base-content/40 pb-3">
       <h2 className="text-lg">
-        <NetLine net={net} channel={channelName(net.channelId)} />
+        <NetLine net={net} channel={channelName(net.channelId)} nowMs={nowMs} />
       </h2>
       <p className="muted text-plain">
         {net.fallbackId ? `If that fails: ${channelName(net.fallbackId)}. ` : 'No fallback is named. '}

@@ -9,6 +9,8 @@ export interface NetProps {
   /** The links that were given out; `null` for those who give out none. */
   readonly links: readonly CardLink[] | null;
   readonly today: string;
+  /** When the page was made, in milliseconds of UTC. */
+  readonly nowMs: number;
   readonly nets: readonly Held<Net>[];
   /** `forNets`: it is talked on, and no distress or calling channel. */
   readonly channels: readonly { id: string; name: string; forNets: boolean }[];

@@ -59,6 +59,7 @@ export async function netsView({ session, workspace, state: { plan } }: Desk) {
     hasCalendar: allows(session.role, 'member'),
     links: mayLink ? await listCardLinks(getDb(), workspace.id, plan.id) : null,
     today: today(),
+    nowMs: Date.now(),
     nets,
     // One on which nobody answers yet, or any more, says so wherever a net is on it.
     channels: plan.channels.map((channel) => ({

@@ -1,3 +1,4 @@
+import { comingNets } from '@umbrex/core/nets';
 import { whatIsDue } from '@umbrex/core/today';
 import { allows } from '../../contract/roles';
 import { today } from '../day';
@@ -38,5 +39,15 @@ export async function todayView(desk: Desk) {
         today: today(),
       })
     : [];
-  return { mayEdit, due, units: sets, nets: nets.map(({ value }) => value) };
+  const nowMs = Date.now();
+  return {
+    mayEdit,
+    due,
+    units: sets,
+    nets: comingNets(
+      nets.map(({ value }) => value),
+      nowMs,
+    ),
+    nowMs,
+  };
 }
