@@ -28,6 +28,11 @@ const mark = (setId: string, state: string, minute: number, more: object = {}) =
   minute: 540 + minute,
   ...more,
 });
+/** The same of a day that is over: its times count, since they lie before the moment at which it arrives. */
+const past = (setId: string, state: string, minute: number) => {
+  const { at, ...rest } = mark(setId, state, minute);
+  return { ...rest, at: at.replace('2026-12-05', '2026-11-05') };
+};
 const sent = (marks: object[], visitor?: Awaited<ReturnType<typeof visitorAs>>) =>
   (visitor ? visitor.send.bind(visitor) : send)('POST', '/api/benches/[id]/marks', { id: dayId }, { marks });
 /** Sets that have a place in the day and of which nothing was said. */
@@ -89,11 +94,11 @@ describe('what is ticked on a bench day', () => {
     const [task] = await open();
     if (!task) throw new Error('no set is left');
     const { setId } = task;
-    expect((await sent([mark(setId, 'begun', 50)])).body).toMatchObject({ answers: [{ taken: true }] });
-    expect((await sent([mark(setId, 'done', 60)])).body).toMatchObject({ answers: [{ taken: true }] });
+    expect((await sent([past(setId, 'begun', 50)])).body).toMatchObject({ answers: [{ taken: true }] });
+    expect((await sent([past(setId, 'done', 60)])).body).toMatchObject({ answers: [{ taken: true }] });
     const [before, loaded] = [await day(), (await loads(setId)).length];
     for (const state of ['dropped', 'begun']) {
-      const refused = mark(setId, state, 61);
+      const refused = past(setId, state, 61);
       for (let n = 0; n < 2; n++)
         expect((await sent([refused])).body).toMatchObject({
           answers: [{ taken: false, why: expect.stringContaining('on record') }],
@@ -101,18 +106,25 @@ describe('what is ticked on a bench day', () => {
         });
     }
     // What happened before comes late, from where there was no network: it is no news.
-    expect((await sent([mark(setId, 'dropped', 55)])).body).toMatchObject({ answers: [{ taken: true }] });
+    expect((await sent([past(setId, 'dropped', 55)])).body).toMatchObject({ answers: [{ taken: true }] });
     expect(await day()).toEqual(before);
     expect(await loads(setId)).toHaveLength(loaded);
   });
   it('of two that were at one set the later word counts, in whatever order they arrive', async () => {
     const [task] = await open();
     if (!task) throw new Error('no set is left');
-    await sent([mark(task.setId, 'dropped', 80)]);
-    await sent([mark(task.setId, 'begun', 70)]);
+    await sent([past(task.setId, 'dropped', 80)]);
+    await sent([past(task.setId, 'begun', 70)]);
     expect((await day()).progress[task.setId]).toBe('dropped');
-    await sent([mark(task.setId, 'begun', 90)]);
+    await sent([past(task.setId, 'begun', 90)]);
     expect((await day()).progress[task.setId]).toBe('begun');
+  });
+  it('a clock that is ahead does not outweigh what others say later', async () => {
+    const [task] = await open();
+    if (!task) throw new Error('no set is left');
+    await sent([mark(task.setId, 'begun', 10, { at: '2039-01-01T00:00:00Z' })]);
+    await sent([mark(task.setId, 'dropped', 20, { at: new Date().toISOString() })]);
+    expect((await day()).progress[task.setId]).toBe('dropped');
   });
   it('what cannot be taken is answered with its reason, and nothing of it is kept', async () => {
     const [task] = await open();

@@ -41,7 +41,10 @@ export async function takeMarks(
 
 class AlreadyDone extends Error {}
 
-/** Whether something that happened later is known of a set on this day. */
+/**
+ * Whether something that happened later is known of a set on this day. A clock that is ahead gains nothing: what is said happened before it
+ * arrived.
+ */
 async function isLate(
   trx: Knex.Transaction,
   workspaceId: string,
@@ -52,7 +55,7 @@ async function isLate(
     .where({ workspace_id: workspaceId, unit_id: setId })
     .whereLike('what', 'bench-%')
     .whereRaw("document->>'dayId' = ?", [dayId])
-    .where('at', '>', at)
+    .whereRaw('least(at, received_at) > least(?::timestamptz, now())', [at])
     .whereNot({ id })
     .first('id');
   return later !== undefined;
