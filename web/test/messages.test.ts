@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { tryAlerts } from '@umbrex/core/air';
 import { reviewPlan } from '@umbrex/core/check';
+import { THINGS, type ThingKind } from '@umbrex/core/fields';
 import type { Finding } from '@umbrex/core/findings';
 import { fitBoard } from '@umbrex/core/fit';
 import { afterSheet, prepare, triedAs } from '@umbrex/core/flow';
@@ -10,6 +11,7 @@ import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
+import { anyThing } from '../../core/test/support/things';
 import { shippedDescriptions } from '../../devices/read';
 import { notLooked } from '../src/islands/StartChoice/useUnitChoice';
 import { trialText } from '../src/messages/alerts';
@@ -170,6 +172,39 @@ describe('what an edit was', () => {
       what: 'changed the device “A”',
       changes: ['names on its display: none → later'],
     }));
+  it.each(Object.keys(THINGS) as ThingKind[])(
+    'a %s that was added is told by what it is called, whatever it is',
+    (kind) =>
+      fc.assert(
+        fc.property(anyThing(kind), (thing) => {
+          const { one, nameOf, schema } = THINGS[kind];
+          const kept = schema.parse(thing);
+          const called = (nameOf as (of: unknown) => string)(kept);
+          expect(called.length).toBeGreaterThan(0);
+          expect(editText({ kind, before: null, after: kept }, {}).what).toBe(`added the ${one} “${called}”`);
+        }),
+        { numRuns: 20 },
+      ),
+  );
+  it('a call is told by who talked to whom, and when', () =>
+    expect(
+      editText(
+        {
+          kind: 'heard',
+          before: null,
+          after: {
+            id: TEAM,
+            at: '2026-11-28T16:20:00.000Z',
+            planId: TEAM,
+            channelId: TEAM,
+            from: 'Club 7',
+            to: 'Watch 6',
+            heard: false,
+          },
+        },
+        {},
+      ).what,
+    ).toBe('added the call “Club 7 to Watch 6, 2026-11-28 16:20 UTC”'));
   it('what is there and what is gone, by the name it has', () => {
     expect(editText({ kind: 'net', before: null, after: { name: 'Monday' } }, {}).what).toBe(
       'added the net “Monday”',

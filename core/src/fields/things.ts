@@ -134,8 +134,8 @@ export const THINGS: { readonly [K in ThingKind]: Thing<FieldsOf[K]> } = {
     many: 'calls',
     schema: HeardSchema,
     fields: HEARD_FIELDS,
-    nameOf: callName,
-    marks: (call) => [`${callName(call)} ${call.way} ${call.channelId}`],
+    nameOf: ({ at, from, to }) => `${from} to ${to}, ${at.slice(0, 10)} ${at.slice(11, 16)} UTC`,
+    marks: ({ at, from, to, way, channelId }) => [`${from} to ${to} at ${at} ${way} ${channelId}`],
   },
   find: {
     one: 'find',
@@ -146,10 +146,6 @@ export const THINGS: { readonly [K in ThingKind]: Thing<FieldsOf[K]> } = {
     marks: ({ receiveHz, at }) => [`${receiveHz} ${at}`],
   },
 };
-
-function callName({ at, from, to }: Heard): string {
-  return `${from} to ${to} at ${at}`;
-}
 
 /** A field whatever it is of: what it says of a value it can say of none but its own. */
 export type AnyField = Field<unknown, unknown>;

@@ -17,7 +17,7 @@ export function editText(
   const [before, after] = [edit.before, edit.after] as [Shape, Shape];
   const thing = edit.kind in THINGS ? THINGS[edit.kind as ThingKind] : undefined;
   const some = after ?? before ?? {};
-  const name = String(some.name ?? some.nickname ?? some.title ?? '');
+  const name = nameOf(thing, some);
   const what = `the ${thing?.one ?? 'kind of device'}${name ? ` “${name}”` : ''}`;
   if (before === null) return { what: `added ${what}`, changes: [] };
   if (after === null) return { what: `deleted ${what}`, changes: [] };
@@ -26,6 +26,16 @@ export function editText(
     what: `changed ${what}`,
     changes: changesBetween(edit.kind as ThingKind, before, after, names).map(line),
   };
+}
+
+/** What something is called; one that cannot be read by what it has of a name. */
+function nameOf(
+  thing: (typeof THINGS)[ThingKind] | undefined,
+  some: Readonly<Record<string, unknown>>,
+): string {
+  const read = thing?.schema.safeParse(some);
+  if (thing && read?.success) return (thing.nameOf as (of: unknown) => string)(read.data);
+  return String(some.name ?? some.nickname ?? some.title ?? '');
 }
 
 interface Count {
