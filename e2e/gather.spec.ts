@@ -209,13 +209,21 @@ test('no distress or calling channel is offered for a net', async ({ page }) => 
   expect(offered.filter((name) => /^Harbour watch|^Weather/.test(name))).toEqual([]);
 });
 
-test('who checks in to a net stands there after a reload', async ({ page }) => {
+test('who checks in to a net stands there after a reload, and stays in what was heard when a new list is begun', async ({
+  page,
+}) => {
   await open(page, `${await planPath(page)}/nets`);
   await page.getByLabel('Who checks in').first().fill('Ada Brunlow');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('listitem').filter({ hasText: 'Ada Brunlow' }).first()).toBeVisible();
   await page.reload();
   await expect(page.getByRole('listitem').filter({ hasText: 'Ada Brunlow' }).first()).toBeVisible();
+  await ready(page);
+  await page.getByRole('button', { name: 'Begin a new list' }).first().click();
+  await expect(page.getByText(/of earlier lists in what was heard/).first()).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ada Brunlow' })).toHaveCount(0);
+  await open(page, `${await planPath(page)}/air/log`);
+  await expect(page.getByText('Ada Brunlow').first()).toBeVisible();
 });
 
 test('each row of Today leads to where it is done', async ({ page }) => {

@@ -1,17 +1,10 @@
-import { FIND_STATES, type Find, FindSchema } from '../model/index';
+import { FIND_STATES, type Find } from '../model/index';
 import { type Fields, field } from './field';
-import { choice, hertz, line, maybe, named, tone } from './forms';
-
-const { at } = FindSchema.shape;
+import { choice, hertz, line, maybe, moment, named, tone } from './forms';
 
 /** The fields of a find. */
 export const FIND_FIELDS = {
-  at: field(
-    'time',
-    { ...line, read: (cell) => at.safeParse(cell).data, wanted: 'a moment in UTC, as 2026-12-01T19:04:00Z' },
-    false,
-    { synonyms: ['when', 'at', 'date'] },
-  ),
+  at: field('time', moment, false, { synonyms: ['when', 'at', 'date'] }),
   receiveHz: field('frequency', hertz, false, { synonyms: ['mhz', 'rx', 'receive'] }),
   tone: field('tone', tone, false, { synonyms: ['ctcss', 'code'] }),
   heard: field('heard', line, false, { synonyms: ['what', 'remark', 'note'] }),

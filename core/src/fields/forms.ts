@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { alike, hzFromMHzText, mhzText, type Place, placeText, readPlace } from '../units/index';
 import type { Form, NamedKind, Names } from './field';
 import { numbersOfCell, numbersText } from './numbers';
@@ -25,6 +25,22 @@ export const lineOrUnknown: Form<string> = {
 
 /** A day as YYYY-MM-DD, or that nobody knows it. */
 export const day: Form<string> = { ...lineOrUnknown, wanted: 'a day as 2026-11-28' };
+
+const isoMoment = z.iso.datetime();
+/** A moment in UTC. */
+export const moment: Form<string> = {
+  ...line,
+  read: (cell) => isoMoment.safeParse(cell).data,
+  wanted: 'a moment in UTC, as 2026-12-01T19:04:00Z',
+};
+
+/** The same, or none. */
+export const momentOrNone: Form<string | null> = {
+  write: (at) => at ?? '',
+  read: (cell, names) => (cell === '' ? null : moment.read(cell, names)),
+  wanted: `${moment.wanted}, or empty`,
+  words: (at) => at ?? 'none',
+};
 
 /** A tone by its text. */
 export const tone: Form<string> = {

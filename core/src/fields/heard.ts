@@ -1,8 +1,7 @@
 import { CALL_SETTLED, CALL_WAYS, type Heard, HeardSchema, STRENGTHS } from '../model/index';
 import { type Fields, type Form, field } from './field';
-import { choice, line, maybe, named, words, yesNo } from './forms';
+import { choice, line, maybe, moment, named, words, yesNo } from './forms';
 
-const { at } = HeardSchema.shape;
 const plan = named('plan', 'a plan that is there');
 const set = maybe(named('unit', 'a set that is there'), 'none');
 
@@ -27,16 +26,7 @@ const digit = (cell: string) => (/^\d+$/.test(cell) ? Number(cell) : cell);
 
 /** The fields of a call in the log. */
 export const HEARD_FIELDS = {
-  at: field(
-    'time',
-    {
-      ...line,
-      read: (cell) => at.safeParse(cell).data,
-      wanted: 'a moment in UTC, as 2026-12-01T19:04:00Z',
-    },
-    false,
-    { synonyms: ['when', 'at', 'moment', 'date'] },
-  ),
+  at: field('time', moment, false, { synonyms: ['when', 'at', 'moment', 'date'] }),
   planId: field('plan', planForm, false),
   channelId: field('channel', channel, false, { synonyms: ['on', 'frequency'] }),
   way: field('way', choice(CALL_WAYS, 'unknown', { unknown: 'not known' }), false, { synonyms: ['via'] }),

@@ -1,6 +1,6 @@
 import { type Licence, LicenceSchema, type Net, NetSchema, type Person, type Team } from '../model/index';
 import { type Fields, type Form, field } from './field';
-import { choice, line, maybe, named, parts, place, several, words } from './forms';
+import { choice, line, maybe, momentOrNone, named, parts, place, several, words } from './forms';
 
 const SERVICES: Readonly<Record<string, string>> = {
   gmrs: 'gmrs',
@@ -107,5 +107,6 @@ export const NET_FIELDS = {
     ),
     false,
   ),
+  listFrom: field('list of check-ins since', momentOrNone, false),
   note: field('note', words, false, { synonyms: ['notes', 'remark', 'comment'] }),
 } satisfies Fields<Net>;

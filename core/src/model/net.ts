@@ -3,6 +3,9 @@ import { LineSchema } from './channel';
 
 const line = LineSchema.trim();
 
+/** So many check-ins are kept of a net, the newest; older ones stay in its history. */
+export const MOST_CHECK_INS = 500;
+
 /** A net or an event: when and where on the air, who leads, which role is on which channel, who checked in. */
 export const NetSchema = z.strictObject({
   id: z.uuid(),
@@ -29,11 +32,18 @@ export const NetSchema = z.strictObject({
         channelId: z.uuid().nullable().default(null),
       }),
     )
-    .max(500)
+    .max(MOST_CHECK_INS)
     .default([]),
+  /** Check-ins from this moment on are the list of now; the ones before stay, as what was heard. `null` where all are of one list. */
+  listFrom: z.iso.datetime().nullable().default(null),
   note: LineSchema.max(400).default(''),
 });
 export type Net = z.infer<typeof NetSchema>;
+
+/** The check-ins of the list of now. */
+export function checkedIn({ checkIns, listFrom }: Pick<Net, 'checkIns' | 'listFrom'>): Net['checkIns'] {
+  return listFrom === null ? checkIns : checkIns.filter(({ at }) => Date.parse(at) >= Date.parse(listFrom));
+}
 
 function isTimeZone(zone: string): boolean {
   try {

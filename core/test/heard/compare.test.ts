@@ -410,6 +410,10 @@ describe('who is meant', () => {
     });
     expect(second?.source).toBe('log');
   });
+  it('a new list of check-ins takes nothing from what was heard before', () => {
+    const begun = net({ listFrom: '2026-11-28T19:00:00Z' });
+    expect(loggedCalls([], [begun], { units, people })).toHaveLength(begun.checkIns.length);
+  });
   it('another leader and another channel of the net change nothing of what was heard; what nobody wrote down is no call', () => {
     const calls = (...nets: Net[]) => loggedCalls([], nets, { units, people });
     expect(

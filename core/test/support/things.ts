@@ -458,6 +458,11 @@ export const ANY: Any = {
       }),
       { maxLength: 3 },
     ),
+    listFrom: orNull(
+      fc
+        .date({ min: new Date('2020-01-01'), max: new Date('2039-12-31'), noInvalidDate: true })
+        .map((date) => date.toISOString()),
+    ),
     note: text(400),
   },
 };

@@ -1,4 +1,4 @@
-import type { Net } from '@umbrex/core/model';
+import { checkedIn, type Net } from '@umbrex/core/model';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
 import { LabelledText } from '../../ui/LabelledText';
@@ -67,11 +67,13 @@ function NetSection({
   mayEdit,
   setOpenId,
   checkIn,
-  clearCheckIns,
+  beginList,
   people,
   nowMs,
 }: Props & { held: Held<Net> }) {
   const { value: net } = held;
+  const list = checkedIn(net);
+  const earlier = net.checkIns.length - list.length;
   return (
     <section className="mb-6 border-b border-base-content/40 pb-3">
       <h2 className="text-lg">
@@ -92,10 +94,11 @@ function NetSection({
         </ul>
       )}
       <h3 className="muted mt-2 font-semibold">
-        Checked in <span className="font-mono">{net.checkIns.length}</span>
+        Checked in <span className="font-mono">{list.length}</span>
+        {earlier > 0 && <span className="font-normal">, {earlier} of earlier lists in what was heard</span>}
       </h3>
       <ol className="list-decimal pl-6 text-plain">
-        {net.checkIns.map(({ who, at, note, heardBy }) => (
+        {list.map(({ who, at, note, heardBy }) => (
           <li key={at + who}>
             <span className="font-mono">
               {at.slice(0, 10)} {at.slice(11, 16)} UTC
@@ -113,8 +116,8 @@ function NetSection({
             <button type="button" className="btn btn-outline btn-xs" onClick={() => setOpenId(net.id)}>
               Change {net.name}
             </button>
-            {net.checkIns.length > 0 && (
-              <button type="button" className="btn btn-ghost btn-xs" onClick={() => void clearCheckIns(held)}>
+            {list.length > 0 && (
+              <button type="button" className="btn btn-ghost btn-xs" onClick={() => void beginList(held)}>
                 Begin a new list
               </button>
             )}
@@ -191,6 +194,7 @@ function AddNet({ nets, setOpenId, timeZone }: Props) {
       leader: '',
       roles: [],
       checkIns: [],
+      listFrom: null,
       note: '',
     };
     void nets.add(net).then((ok) => {

@@ -1,4 +1,4 @@
-import type { Net } from '@umbrex/core/model';
+import { MOST_CHECK_INS, type Net } from '@umbrex/core/model';
 import { useState } from 'react';
 import type { CardLink } from '../../contract/card';
 import { type Held, useHeld } from '../desk/useHeld';
@@ -30,9 +30,12 @@ export function useNetDesk(props: NetProps) {
   const checkIn = ({ value, version }: Held<Net>, who: string, note: string) => {
     const { checkIns, leader: heardBy, channelId } = value;
     const at = new Date().toISOString();
-    return nets.save({ ...value, checkIns: [...checkIns, { who, at, note, heardBy, channelId }] }, version);
+    const all = [...checkIns, { who, at, note, heardBy, channelId }];
+    return nets.save({ ...value, checkIns: all.slice(-MOST_CHECK_INS) }, version);
   };
-  const clearCheckIns = (held: Held<Net>) => nets.save({ ...held.value, checkIns: [] }, held.version);
+  // What was heard stays on record.
+  const beginList = ({ value, version }: Held<Net>) =>
+    nets.save({ ...value, listFrom: new Date().toISOString() }, version);
   return {
     ...props,
     nets,
@@ -41,6 +44,6 @@ export function useNetDesk(props: NetProps) {
     setOpenId,
     channelName: (id: string | null) => (id === null ? null : (name.get(id) ?? 'a channel that is gone')),
     checkIn,
-    clearCheckIns,
+    beginList,
   };
 }
