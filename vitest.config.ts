@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    // Both cores: the default leaves one of them idle.
+    // Both cores: the default leaves one of them idle. Times are generous: they are there for what hangs, and a machine may be held back.
     maxWorkers: 2,
     projects: [
       {
@@ -14,7 +14,8 @@ export default defineConfig({
           environment: 'node',
           // Nothing in core keeps state: files may share a worker, and what it has loaded.
           isolate: false,
-          testTimeout: 120_000,
+          testTimeout: 600_000,
+          hookTimeout: 240_000,
         },
       },
       {
@@ -23,7 +24,8 @@ export default defineConfig({
           root: './cli',
           include: ['test/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 120_000,
+          testTimeout: 600_000,
+          hookTimeout: 240_000,
         },
       },
       {
@@ -35,7 +37,8 @@ export default defineConfig({
           environment: 'node',
           globalSetup: ['./test/database.ts'],
           setupFiles: ['./test/ownDatabase.ts'],
-          testTimeout: 120_000,
+          testTimeout: 600_000,
+          hookTimeout: 240_000,
         },
       },
     ],
