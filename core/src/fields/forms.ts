@@ -32,6 +32,7 @@ export const moment: Form<string> = {
   ...line,
   read: (cell) => isoMoment.safeParse(cell).data,
   wanted: 'a moment in UTC, as 2026-12-01T19:04:00Z',
+  words: (at) => at.replace('T', ' ').replace('Z', ' UTC'),
 };
 
 /** The same, or none. */
@@ -39,7 +40,7 @@ export const momentOrNone: Form<string | null> = {
   write: (at) => at ?? '',
   read: (cell, names) => (cell === '' ? null : moment.read(cell, names)),
   wanted: `${moment.wanted}, or empty`,
-  words: (at) => at ?? 'none',
+  words: (at, names) => (at === null ? 'none' : moment.words(at, names)),
 };
 
 /** A tone by its text. */
