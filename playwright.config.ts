@@ -16,8 +16,8 @@ export default defineConfig({
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json']],
   outputDir: './test-results/e2e',
-  // Generous: a cold machine, or one that is held back, may take several times as long as a warm one.
-  timeout: 300_000,
+  // Generous: a cold machine with two cores may take several times as long as a warm one.
+  timeout: 120_000,
   expect: { timeout: 20_000 },
   use: {
     viewport: { width: 1280, height: 800 },

@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    // Both cores: the default leaves one of them idle. Times are generous: they are there for what hangs, and a machine may be held back.
+    // Both cores: the default leaves one of them idle.
     maxWorkers: 2,
     projects: [
       {
@@ -14,8 +14,7 @@ export default defineConfig({
           environment: 'node',
           // Nothing in core keeps state: files may share a worker, and what it has loaded.
           isolate: false,
-          testTimeout: 600_000,
-          hookTimeout: 240_000,
+          testTimeout: 120_000,
         },
       },
       {
@@ -24,8 +23,7 @@ export default defineConfig({
           root: './cli',
           include: ['test/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 600_000,
-          hookTimeout: 240_000,
+          testTimeout: 120_000,
         },
       },
       {
@@ -37,8 +35,7 @@ export default defineConfig({
           environment: 'node',
           globalSetup: ['./test/database.ts'],
           setupFiles: ['./test/ownDatabase.ts'],
-          testTimeout: 600_000,
-          hookTimeout: 240_000,
+          testTimeout: 120_000,
         },
       },
     ],

@@ -13,7 +13,7 @@ async function newcomer(browser: Browser, url: string): Promise<Page> {
 test('a new coordinator comes from an empty database to the printed sheet of a set of their own kind', async ({
   browser,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(240_000);
   const fleet = await Fleet.make(false);
   try {
     const { url } = await fleet.serve();

@@ -103,7 +103,7 @@ plain.describe('without the server', () => {
   });
   plain.afterAll(() => fleet.end());
   plain('calls wait in the browser, over a reload and a closed tab, and arrive once', async ({ browser }) => {
-    plain.setTimeout(300_000);
+    plain.setTimeout(120_000);
     const first = await fleet.serve();
     await first.signIn();
     const context = await browser.newContext();

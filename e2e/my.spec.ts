@@ -299,7 +299,7 @@ plain.describe('without a network', () => {
   plain(
     'ten steps that were done while the server was away arrive once, in order, with their times',
     async ({ browser }) => {
-      plain.setTimeout(300_000);
+      plain.setTimeout(180_000);
       const first = await fleet.serve();
       await first.signIn();
       const context = await browser.newContext(PHONE);
@@ -385,7 +385,7 @@ plain.describe('without a network', () => {
   plain(
     'what cannot be taken is shown with its reason; a card that was never opened says so',
     async ({ browser }) => {
-      plain.setTimeout(300_000);
+      plain.setTimeout(120_000);
       const served = await fleet.serve();
       await served.signIn();
       const context = await browser.newContext(PHONE);
@@ -424,7 +424,7 @@ plain.describe('without a network', () => {
   plain(
     'the list of a bench day is ticked while the server is away, over a reload, and arrives once',
     async ({ browser }) => {
-      plain.setTimeout(300_000);
+      plain.setTimeout(120_000);
       const first = await fleet.serve();
       await first.signIn();
       const context = await browser.newContext();

@@ -21,7 +21,7 @@ export const test = base.extend<{ role: DemoRole; signedIn: undefined; quiet: un
       await use(house);
       await house.end();
     },
-    { scope: 'worker', timeout: 240_000 },
+    { scope: 'worker', timeout: 60_000 },
   ],
   /** Each spec file has a database and a server of its own, so that none leans on what another leaves behind. */
   baseURL: async ({ house }, use, info) => use(await house.addressFor(info.file)),

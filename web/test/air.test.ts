@@ -27,7 +27,7 @@ beforeAll(async () => {
   const session = { accountId: null, name: 'Ines', role: 'coordinator' as const, personId: null, workspace };
   desk = await loadDesk(db, session, planId, 'published');
   gannet = desk.state.plan.channels.find(({ name }) => name === 'Gannet Top')?.id ?? '';
-});
+}, 60_000);
 afterAll(() => db.destroy());
 
 describe('the view of who hears whom', () => {

@@ -9,10 +9,11 @@ const { send, visitorAs } = await import('./routes');
 
 const db = getDb();
 let dayId = '';
+// The demo with all that it has behind it takes a while on a busy machine.
 beforeAll(async () => {
   await ensureWorkspace(db, true, true);
   dayId = (await db('bench').first()).id;
-});
+}, 60_000);
 afterAll(() => db.destroy());
 
 const day = async (): Promise<BenchDay> => (await db('bench').where({ id: dayId }).first()).document;

@@ -28,7 +28,7 @@ beforeAll(async () => {
   const workspace = await db('workspace').first('id', 'name');
   const session = { accountId: null, name: 'Ines', role: 'coordinator' as const, personId: null, workspace };
   desk = await loadDesk(db, session, planId, 'published');
-});
+}, 60_000);
 afterAll(() => db.destroy());
 
 const call = (more: Partial<Heard> = {}): Heard => ({

@@ -22,12 +22,13 @@ const folder = mkdtempSync('/tmp/umbrex-print.');
 let planId = '';
 let plan: Plan;
 let coordinator: InstanceType<typeof Visitor>;
+// The demo with all that it has behind it takes a while on a busy machine.
 beforeAll(async () => {
   await ensureWorkspace(db, true, true);
   coordinator = await visitorAs('coordinator');
   planId = (await coordinator.send('GET', '/api/plans')).body[0].id;
   plan = (await coordinator.send('GET', '/api/plans/[planId]', { planId })).body.plan;
-});
+}, 60_000);
 afterAll(async () => {
   await db.destroy();
   rmSync(folder, { recursive: true });

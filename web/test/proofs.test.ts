@@ -17,7 +17,7 @@ beforeAll(async () => {
   const { plan } = await planFor(db, session, (await db('plan').first('id')).id);
   for (const description of shippedDescriptions())
     made.set(`mark of ${description.id}`, prepare(plan, description).proof);
-});
+}, 60_000);
 afterAll(() => db.destroy());
 
 const never = (): Proof => {

@@ -12,6 +12,7 @@ const db = getDb();
 let planId = '';
 let plan: Plan;
 let coordinator: InstanceType<typeof Visitor>;
+// The demo with all that it has behind it takes a while on a busy machine.
 beforeAll(async () => {
   await ensureWorkspace(db, true, true);
   coordinator = await visitorAs('coordinator');
@@ -27,7 +28,7 @@ beforeAll(async () => {
       .update({ document: { ...row.document, name } });
   }
   plan = (await coordinator.send('GET', '/api/plans/[planId]', { planId })).body.plan;
-});
+}, 60_000);
 afterAll(() => db.destroy());
 
 const PATH = '/api/plans/[planId]/table';
