@@ -18,6 +18,7 @@ import { trialText } from '../src/messages/alerts';
 import { contentBrief, scanBrief } from '../src/messages/contents';
 import { editText } from '../src/messages/edits';
 import { findingText } from '../src/messages/findings';
+import { claimOf, nothingToChange } from '../src/messages/sheetWords';
 import { WAY_TEXT } from '../src/messages/ways';
 
 const read = (name: string) =>
@@ -145,6 +146,31 @@ describe('how a sheet begins', () => {
 });
 
 const TEAM = '00000000-0000-4000-8000-000000000011';
+
+describe('a sheet with nothing to change', () => {
+  it('of a plan that wants nothing claims nothing of a set that nobody looked at', () => {
+    const empty = PlanSchema.parse({
+      ...PlanSchema.parse(read('ostrel-plan.json')),
+      channels: [],
+      setup: {},
+      alerts: null,
+    });
+    const kind = shippedDescriptions().find(({ id }) => id === 'page-handheld');
+    if (!kind) throw new Error('no such kind');
+    const unit = UnitSchema.parse({
+      id: TEAM,
+      descriptionId: kind.id,
+      nickname: 'New',
+      holder: '',
+      serial: '',
+      firmware: 'unknown',
+    });
+    const prepared = prepare(empty, kind, unit);
+    expect(nothingToChange(prepared)).toBe('Nothing to change: the plan wants nothing of this set.');
+    const claim = claimOf({ ...prepared, unit }, { word: 'rehearsed', meaning: 'Replayed.' }, () => null);
+    expect(claim).toEqual({ stamp: null, meaning: 'What it holds nobody has looked at.' });
+  });
+});
 
 describe('what an edit was', () => {
   it('a description that was replaced is said with what is other in it, and not written out', () => {

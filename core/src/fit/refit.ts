@@ -6,10 +6,13 @@ import { type FitPlan, fitPlan } from './fit';
 import { type Judgement, judge } from './judge';
 import { type UnitKind, unitKinds } from './kinds';
 
-/** What was judged for one fleet under one policy: each channel on each kind, and the board that needed it last. */
+/** What channels come to on one kind of device, by their text, and the board that needed it last. */
+type OnDevice = Map<string, { readonly judgement: Judgement; neededBy: number }>;
+
+/** What was judged for one fleet under one policy, kind by kind. */
 interface Judged {
   readonly fleet: readonly UnitKind[];
-  readonly on: Map<FitDevice, Map<string, { readonly judgement: Judgement; neededBy: number }>>;
+  readonly on: Map<FitDevice, OnDevice>;
 }
 
 /**
@@ -39,7 +42,7 @@ export class BoardFitter {
     const { fleet, on } = this.judgedFor(plan, units, descriptions, grounds);
     const texts = new Map(plan.channels.map((channel) => [channel.id, JSON.stringify(channel)]));
     return boardOf(plan, fleet, ({ device }) => {
-      const here = on.get(device) ?? new Map();
+      const here: OnDevice = on.get(device) ?? new Map();
       on.set(device, here);
       const fit = fitPlan(plan, device, numbers, (channel) => {
         const text = texts.get(channel.id) ?? '';

@@ -42,6 +42,11 @@ export interface Changes {
   readonly settings: readonly SettingChange[];
 }
 
+/** Whether nothing at all is wanted of a set: then nothing is said of what it holds. */
+export function wantsNothing({ slots, settings }: Wanted): boolean {
+  return slots.size === 0 && Object.keys(settings).length === 0;
+}
+
 /** Whether a set holds all that is wanted, as far as is known of it. */
 export function changesNothing({ places, settings }: Changes): boolean {
   return places.length === 0 && settings.length === 0;

@@ -40,11 +40,6 @@ export const NetSchema = z.strictObject({
 });
 export type Net = z.infer<typeof NetSchema>;
 
-/** The check-ins of the list of now. */
-export function checkedIn({ checkIns, listFrom }: Pick<Net, 'checkIns' | 'listFrom'>): Net['checkIns'] {
-  return listFrom === null ? checkIns : checkIns.filter(({ at }) => Date.parse(at) >= Date.parse(listFrom));
-}
-
 function isTimeZone(zone: string): boolean {
   try {
     return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';

@@ -56,5 +56,5 @@ export function waysFromTwoLists(region: unknown): unknown {
     return region;
   const { keypad, cable = [], ...rest } = region as { keypad: unknown; cable?: unknown };
   if (!Array.isArray(keypad) || !Array.isArray(cable)) return region;
-  return { ...rest, ways: joined<unknown>(keypad, cable) };
+  return { ...rest, ways: joined<unknown>([...new Set(keypad)], [...new Set(cable)]) };
 }

@@ -1,5 +1,7 @@
 import type { Net } from '../model/index';
 
+export * from './checkIns';
+
 /** When a net begins: the day and time on the clocks of its zone, the zone's name, and the same moment in UTC. */
 export interface NetTimes {
   readonly day: string;
@@ -77,7 +79,7 @@ export function nextStart(
 
 /** The time of a net that matters now. */
 export interface NetNow extends NetTimes {
-  /** It begins then, it began then and goes on, or it is over. */
+  /** By its times alone it begins then, began then and may go on, or is over. */
   readonly is: 'next' | 'on' | 'over';
 }
 

@@ -89,6 +89,25 @@ describe('the time of a net that matters now', () => {
     expect({ ...said, local: `${day} ${time}` }).toEqual({ is, utc, local });
     expect(zone).toBe(of.timeZone);
   });
+  it('says the very moment of its next beginning, also where clocks jump or show a time twice', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('daily' as const, 'weekly' as const, 'monthly' as const),
+        fc.constantFrom('UTC', 'America/New_York', 'Australia/Lord_Howe', 'Europe/Berlin'),
+        fc.constantFrom('00:30', '01:30', '02:30', '19:00'),
+        fc.integer({ min: 0, max: 3650 * 24 }),
+        (repeats, zone, time, hours) => {
+          const now = at('2024-01-31T00:00:00Z') + hours * 3_600_000;
+          const of = net(`2024-01-31T${time}`, repeats, zone);
+          const { utc, is } = netNow(of, now);
+          const ms = nextStart(of, now) ?? Number.NaN;
+          expect(utc).toBe(new Date(ms).toISOString().slice(0, 16).replace('T', ' '));
+          expect(is).toBe(ms > now ? 'next' : 'on');
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
   it('those that come are there, the soonest first', () => {
     const [over, later, sooner] = [
       net('2026-11-20T19:00', 'once'),

@@ -1,4 +1,4 @@
-import { checkedIn, NetSchema } from '@umbrex/core/model';
+import { NetSchema } from '@umbrex/core/model';
 import { netTimes } from '@umbrex/core/nets';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -44,29 +44,4 @@ it('a net needs a real day, time and zone', () => {
   expect(NetSchema.safeParse(net).success).toBe(true);
   for (const wrong of [{ timeZone: 'Mars/Base' }, { startsAt: 'Sunday' }, { name: ' ' }, { timeZone: '' }])
     expect(NetSchema.safeParse({ ...net, ...wrong }).success).toBe(false);
-});
-
-describe('the list of check-ins', () => {
-  const at = (minute: number) => `2026-11-29T21:${String(minute).padStart(2, '0')}:00.000Z`;
-  const net = (listFrom: string | null) =>
-    NetSchema.parse({
-      id: '00000000-0000-4000-8000-000000000001',
-      name: 'Sunday check',
-      startsAt: '2026-11-29T19:00',
-      timeZone: 'UTC',
-      checkIns: [1, 5, 9].map((minute) => ({ who: `Set ${minute}`, at: at(minute), note: '' })),
-      listFrom,
-    });
-  it.each([
-    [null, 3],
-    [at(0), 3],
-    [at(1), 3],
-    [at(2), 2],
-    // The same moment, written another way.
-    ['2026-11-29T21:05:00Z', 2],
-    [at(10), 0],
-  ])('from %s on has %i', (from, count) => {
-    expect(checkedIn(net(from))).toHaveLength(count);
-    expect(net(from).checkIns).toHaveLength(3);
-  });
 });

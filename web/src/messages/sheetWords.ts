@@ -2,6 +2,7 @@ import type { RadioCheck } from '@umbrex/core/check';
 import { memoryWord } from '@umbrex/core/evidence';
 import type { AbleToSend } from '@umbrex/core/fit';
 import { hasNothingToDo, type Prepared } from '@umbrex/core/flow';
+import { wantsNothing } from '@umbrex/core/memory';
 import { isOnAir, type Unit } from '@umbrex/core/model';
 import type {
   CardSlot,
@@ -27,8 +28,11 @@ import { toneWords } from './tones';
 
 /** The words of a sheet, the same on a page and on paper that the server makes. */
 
-/** A set of which nothing must change; what is on record is all that says so. */
-export const NOTHING_TO_CHANGE = 'Nothing to change: by what is on record this set holds what it should.';
+/** A set of which nothing must change: the plan wants nothing of it, or what is on record says that it has all of it. */
+export const nothingToChange = ({ wanted }: Pick<Prepared, 'wanted'>): string =>
+  wantsNothing(wanted)
+    ? 'Nothing to change: the plan wants nothing of this set.'
+    : 'Nothing to change: by what is on record this set holds what it should.';
 
 /**
  * What a sheet claims, and what that rests on. It has a stamp only where something was replayed: where nothing is to be done, what is on
@@ -51,16 +55,16 @@ export function claimOf(
     stamp: null,
     meaning: word
       ? `On record: ${evidenceText(word, planName)}; ${evidenceWhen(word)}. Whether it is so a look at the set tells.`
-      : 'The plan wants nothing of this set.',
+      : 'What it holds nobody has looked at.',
   };
 }
 
 /** How long a sheet is. @param card what each place shall hold, where it is not set by keys */
 export function lengthText(
-  { sheet, proof, changes }: Pick<Prepared, 'sheet' | 'proof' | 'changes'>,
+  { sheet, proof, changes, wanted }: Pick<Prepared, 'sheet' | 'proof' | 'changes' | 'wanted'>,
   card: readonly CardSlot[] | null,
 ): string {
-  if (hasNothingToDo({ sheet, changes })) return NOTHING_TO_CHANGE;
+  if (hasNothingToDo({ sheet, changes })) return nothingToChange({ wanted });
   if (card !== null)
     return `${card.length === 1 ? 'One place' : `${card.length} places`}${sheet.way === 'file' ? ', sent by file; the file was sent to a virtual set and read back' : ''}.`;
   const presses =

@@ -1,4 +1,5 @@
-import { checkedIn, type Net } from '@umbrex/core/model';
+import type { Net } from '@umbrex/core/model';
+import { checkedIn } from '@umbrex/core/nets';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
 import { LabelledText } from '../../ui/LabelledText';

@@ -1,4 +1,5 @@
-import { MOST_CHECK_INS, type Net } from '@umbrex/core/model';
+import type { Net } from '@umbrex/core/model';
+import { withCheckIn, withNewList } from '@umbrex/core/nets';
 import { useState } from 'react';
 import type { CardLink } from '../../contract/card';
 import { type Held, useHeld } from '../desk/useHeld';
@@ -27,15 +28,9 @@ export function useNetDesk(props: NetProps) {
   });
   const [openId, setOpenId] = useState<string | null>(null);
   const open = nets.held.find(({ value }) => value.id === openId) ?? null;
-  const checkIn = ({ value, version }: Held<Net>, who: string, note: string) => {
-    const { checkIns, leader: heardBy, channelId } = value;
-    const at = new Date().toISOString();
-    const all = [...checkIns, { who, at, note, heardBy, channelId }];
-    return nets.save({ ...value, checkIns: all.slice(-MOST_CHECK_INS) }, version);
-  };
-  // What was heard stays on record.
-  const beginList = ({ value, version }: Held<Net>) =>
-    nets.save({ ...value, listFrom: new Date().toISOString() }, version);
+  const checkIn = ({ value, version }: Held<Net>, who: string, note: string) =>
+    nets.save(withCheckIn(value, { who, note }, Date.now()), version);
+  const beginList = ({ value, version }: Held<Net>) => nets.save(withNewList(value, Date.now()), version);
   return {
     ...props,
     nets,

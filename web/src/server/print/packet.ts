@@ -7,7 +7,7 @@ import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { loadingSteps } from '../../messages/loading';
 import { WAY_TEXT as LOADED_TEXT } from '../../messages/rollout';
-import { mustNotSend, NOTHING_TO_CHANGE } from '../../messages/sheetWords';
+import { mustNotSend, nothingToChange } from '../../messages/sheetWords';
 import type { SheetData } from '../sheetPage';
 import type { packetView } from '../views/packet';
 import { box, head, KEYS_LEGEND, lined, mono, plain, small, strong } from './parts';
@@ -100,7 +100,7 @@ function packetSheet({ data, steps, talk, way, offer }: PacketSheet, names: Name
     ...(data.ableToSend.length > 0 ? [strong(mustNotSend(data.ableToSend))] : []),
   ];
   if (!readiness.isReady) return [...top, strong('Its sheet is not ready: do not load it by these keys.')];
-  if (isSame) return [...top, plain(NOTHING_TO_CHANGE)];
+  if (isSame) return [...top, plain(nothingToChange(data))];
   const before = (description.recipes ?? description.loading) ? beforeParts(data) : [];
   if (byKeys)
     return [

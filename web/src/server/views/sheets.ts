@@ -1,6 +1,7 @@
 import { confidenceOf } from '@umbrex/core/confidence';
 import { hasNothingToDo } from '@umbrex/core/flow';
 import { confidenceText } from '../../messages/confidence';
+import { nothingToChange } from '../../messages/sheetWords';
 import type { Desk } from '../desk';
 import { setsWithSheets, stopsOf } from '../sheetPage';
 
@@ -27,6 +28,7 @@ export async function sheetsView(desk: Desk) {
       places: fit.image.slots.size,
       confidence,
       isSame,
+      nothing: nothingToChange(prepared),
       stamp: isSame ? null : confidenceText(confidence, description).word,
       steps: sheet.steps.length,
       presses: sheet.presses,
