@@ -219,6 +219,12 @@ test('who checks in to a net stands there after a reload, and stays in what was 
   await page.reload();
   await expect(page.getByRole('listitem').filter({ hasText: 'Ada Brunlow' }).first()).toBeVisible();
   await ready(page);
+  // One long word takes no page beyond a phone.
+  await page.getByLabel('Who checks in').first().fill('x'.repeat(60));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listitem').filter({ hasText: /x{60}/ }).first()).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   await page.getByRole('button', { name: 'Begin a new list' }).first().click();
   await expect(page.getByText(/of earlier lists in what was heard/).first()).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Ada Brunlow' })).toHaveCount(0);
