@@ -281,6 +281,33 @@ describe('names that are chosen together', () => {
     ]);
     expect(on(6, UPPER)).toBe('KELPST');
   });
+  describe('none takes in its turn what another needs more', () => {
+    const wished = (...rows: [string, ...string[]][]) =>
+      rows.map(([name, ...shortNames], i) => ({ id: `w${i}`, name, shortNames }));
+    const every = (rows: ReturnType<typeof wished>): string[][] => {
+      const seen: string[][] = [];
+      for (const at of rows.keys()) {
+        const turned = [...rows.slice(at), ...rows.slice(0, at)];
+        const names = namesTogether(turned, { length: 6, characters: UPPER });
+        seen.push(rows.map(({ id }) => names.get(id)?.text ?? ''));
+      }
+      return seen;
+    };
+    // Each has two words of its own or one; only one way gives all of them one, whoever is asked first.
+    it.each([
+      [wished(['Harbour light', 'HARB', 'LIGHT'], ['Harbour house', 'HARB']), ['LIGHT', 'HARB']],
+      [
+        wished(
+          ['North station', 'ALFA', 'BRAVO'],
+          ['South station', 'BRAVO', 'GOLF'],
+          ['Mid station', 'ALFA'],
+        ),
+        ['BRAVO', 'GOLF', 'ALFA'],
+      ],
+    ])('%#', (rows, best) => {
+      for (const names of every(rows)) expect(names).toEqual(best);
+    });
+  });
   it('channels with one name get figures, also two thousand of them', () => {
     const many = named(Array.from({ length: 2000 }, () => 'Repeater on the long ridge'));
     expect(new Set(texts(many, 7)).size).toBe(2000);

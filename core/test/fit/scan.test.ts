@@ -1,14 +1,14 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import { type Channel, factoryMemory, type Plan } from '@umbrex/core/model';
+import { type Channel, type Description, factoryMemory, type Plan } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { PROVABLE, shipped } from '../support/devices';
 import { channel, plan, uuid } from '../support/plans';
 import { told } from '../support/told';
 
 /** What each channel comes to in the scan of a set, with what is said of it. */
-function marks(id: string, channels: readonly Channel[], more: Partial<Plan> = {}) {
-  const fit = fitPlan({ ...plan(channels), ...more }, fitDevice(shipped(id)));
+function marks(of: string | Description, channels: readonly Channel[], more: Partial<Plan> = {}) {
+  const fit = fitPlan({ ...plan(channels), ...more }, fitDevice(typeof of === 'string' ? shipped(of) : of));
   return {
     settings: fit.image.settings,
     rows: fit.cells.map(({ channelId, slot, findings }) => {
@@ -98,6 +98,95 @@ describe('what a scan does with each channel', () => {
     ]);
     expect(marks('page-handheld', [pair('in')]).rows[0]).toHaveLength(4);
     expect(marks('page-handheld', [pair('priority')]).rows[0]?.[4]).toBe('priority-not-here');
+  });
+  describe('on a set that has less than it might', () => {
+    const SCANNER = shipped('bank-scanner');
+    const said = (of: Description, ...channels: Channel[]) =>
+      marks(of, channels).rows.map(([name, ...rest]) => [name, ...rest]);
+    const without = (id: string): Description => ({
+      ...SCANNER,
+      fields: SCANNER.fields.filter((field) => field.id !== id),
+    });
+    const locked = (id: string): Description => ({
+      ...SCANNER,
+      regions: SCANNER.regions.map((region) => ({
+        ...region,
+        ways: region.ways.map((way) => ({ ...way, fields: way.fields.filter((field) => field !== id) })),
+      })),
+    });
+    const meaning = (id: string, means: readonly (string | number | boolean)[]): Description => ({
+      ...SCANNER,
+      lists: {
+        ...SCANNER.lists,
+        [id]: [{ kind: 'items', items: means.map((one) => ({ shown: String(one), means: one })) }],
+      } as never,
+    });
+    it('no mark at all: what shall be left out is scanned, and only that is said', () => {
+      expect(said(without('skip'), dispatch, ferry)).toEqual([
+        ['Dispatch', undefined, false, 2],
+        ['Ferry', undefined, false, 2, 'scan-differs'],
+      ]);
+      expect(said({ ...without('skip'), scan: 'none' }, dispatch, ferry).map(([, , , , why]) => why)).toEqual(
+        [undefined, undefined],
+      );
+    });
+    it('a mark that stays as it is: it is in the scan from the factory', () =>
+      expect(said(locked('skip'), dispatch, ferry).map(([, inScan, , , why]) => [inScan, why])).toEqual([
+        [undefined, undefined],
+        [undefined, 'scan-differs'],
+      ]));
+    it('a mark that knows only in, or only out', () => {
+      expect(
+        said(meaning('skip', [true, true]), dispatch, ferry).map(([, inScan, , , why]) => [inScan, why]),
+      ).toEqual([
+        [true, undefined],
+        [undefined, 'scan-differs'],
+      ]);
+      expect(
+        said(meaning('skip', [false, false]), dispatch, ferry).map(([, inScan, , , why]) => [inScan, why]),
+      ).toEqual([
+        [undefined, 'scan-differs'],
+        [false, undefined],
+      ]);
+    });
+    it('no delay of the wanted kind, or one that stays: said where it differs', () => {
+      const swift = channel('Swift', 155.475, null, { service: 'other', resumeDelay: 'off' });
+      const delays = (of: Description) =>
+        said(of, dispatch, swift).map(([, , , seconds, why]) => [seconds, why]);
+      expect(delays(meaning('delay', [0, 0]))).toEqual([
+        [undefined, 'resume-delay-differs'],
+        [0, undefined],
+      ]);
+      expect(delays(meaning('delay', [5, 2]))).toEqual([
+        [2, undefined],
+        [undefined, 'resume-delay-differs'],
+      ]);
+      // As from the factory it stays two seconds, and nobody can change that here.
+      expect(delays(locked('delay'))).toEqual([
+        [2, undefined],
+        [undefined, 'resume-delay-differs'],
+      ]);
+      expect(delays(without('delay'))).toEqual([
+        [undefined, undefined],
+        [undefined, undefined],
+      ]);
+    });
+    it('nobody knows how it scans: a priority that is there is given all the same', () =>
+      expect(
+        said({ ...SCANNER, scan: 'unknown' }, rescue, second).map(([, , has, , why]) => [has, why]),
+      ).toEqual([
+        [true, undefined],
+        [true, undefined],
+      ]));
+    it('it gives none: the refusal says how many there are', () => {
+      const fit = fitPlan(plan([rescue]), fitDevice({ ...SCANNER, scan: 'none' }));
+      expect(fit.cells[0]?.findings).toContainEqual({
+        code: 'priority-not-here',
+        severity: 'note',
+        most: 0,
+        perBank: 0,
+      });
+    });
   });
   it('is set by the sheet, and every set proves', () => {
     const groups = [1, 2, 3].map((n) => ({ id: uuid(900 + n), name: `G${n}`, note: '' }));

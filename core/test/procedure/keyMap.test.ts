@@ -1,7 +1,7 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { DescriptionSchema } from '@umbrex/core/model';
-import { keyLines, VirtualDevice } from '@umbrex/core/procedure';
+import { keyLines, lockOf, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { memoryAfter } from '../support/memory';
@@ -50,8 +50,37 @@ describe('the key map of a set', () => {
     ]);
     expect(sides(LEADERS).map(([, does]) => does)).toEqual(['begins to scan', 'sounds and sends an alarm']);
   });
-  it('nothing is said where nobody described one', () =>
-    expect(keyLines(shipped('retired-portable'), {})).toEqual([]));
+  it('nothing is said where nobody described one', () => {
+    expect(keyLines(shipped('retired-portable'), {})).toEqual([]);
+    expect(lockOf(shipped('retired-portable'))).toBeNull();
+  });
+  it('what a setting decides is not known where nobody knows the setting; the other keys are', () => {
+    const known = keyLines(PAGE, memoryAfter(PAGE, image(null)).settings);
+    const unknown = keyLines(PAGE, {});
+    expect(unknown.map(({ legend, heldMs, setting }) => [legend, heldMs, setting])).toEqual(
+      known.map(({ legend, heldMs, setting }) => [legend, heldMs, setting]),
+    );
+    for (const [i, line] of unknown.entries())
+      if (line.setting === null) expect(line).toEqual(known[i]);
+      else expect(line).toMatchObject({ does: null, leave: '' });
+    expect(unknown.filter(({ does }) => does === null)).toHaveLength(2);
+  });
+  it('says how its keys are locked, and nothing where no key locks them', () => {
+    const map = { functions: { lock: { title: 'locks the keys', leave: 'Hold it again.' } }, after: [] };
+    const keys = { a: 'ENTER', b: 'SIDE' };
+    const line = (does: string, more: object = {}) => ({ key: 'a', does, ...more });
+    const of = (...lines: object[]) => lockOf({ keys, keyMap: { ...map, keys: lines } } as never);
+    expect(of(line('talk', { key: 'b' }), line('lock', { heldMs: 2000 }))).toEqual({
+      legend: 'ENTER',
+      heldMs: 2000,
+      leave: 'Hold it again.',
+    });
+    expect(of(line('lock', { key: 'unnamed' }))).toMatchObject({ legend: 'unnamed', heldMs: undefined });
+    expect(of(line('talk'))).toBeNull();
+    expect(lockOf({ keys, keyMap: { functions: {}, after: [], keys: [line('lock')] } } as never)?.leave).toBe(
+      '',
+    );
+  });
 
   const mapped = SHIPPED.filter(({ keyMap, behaviour }) => keyMap && behaviour);
   let ways = 0;
