@@ -3,9 +3,16 @@ import { commonGround, memberNamed } from '@umbrex/core/common';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readPlan } from '@umbrex/core/formats';
 import { groundsOf } from '@umbrex/core/grounds';
-import type { Channel, Description, Person, Plan, Station, Unit } from '@umbrex/core/model';
+import {
+  type Channel,
+  DaySchema,
+  type Description,
+  type Person,
+  type Plan,
+  type Station,
+  type Unit,
+} from '@umbrex/core/model';
 import { type AirFleet, type AirState, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
-import { z } from 'zod';
 import {
   type Outcome,
   parseOptions,
@@ -81,7 +88,7 @@ function optional<T>(path: string | undefined, read: (text: string) => Result<T>
 /** The day that licences and leave are asked for. @throws UsageError for one that is none */
 function dayOf(on: string | undefined): string {
   const day = on ?? new Date().toISOString().slice(0, 10);
-  const read = z.iso.date().safeParse(day);
+  const read = DaySchema.safeParse(day);
   if (!read.success) throw new UsageError();
   return read.data;
 }

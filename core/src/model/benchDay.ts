@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { DaySchema } from './day';
 import { inOrder } from './inOrder';
 
 const minute = z.number().int().min(0).max(1440);
@@ -28,7 +29,7 @@ export const BenchDaySchema = z.strictObject({
   planId: z.uuid(),
   /** The revision that is loaded. */
   revision: z.number().int().min(1),
-  day: z.iso.date(),
+  day: DaySchema,
   /** When it begins, in minutes since midnight. */
   beginsMin: z
     .number()

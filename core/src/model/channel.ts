@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SERVICE_IDS } from '../facts/index';
 import { RADIO_RANGE_HZ } from '../units/index';
+import { DayOrUnknownSchema, DaySchema } from './day';
 import { ToneOrUnknownSchema } from './tone';
 
 /** A frequency in hertz that sets of this field receive. */
@@ -27,8 +28,8 @@ export const ServiceOrOtherSchema = z.enum(SERVICES_OR_OTHER);
 /** Where a channel was taken from: the source's name, the day it last changed its entry, and the day it was taken. */
 export const ListedSchema = z.strictObject({
   source: LineSchema.trim().min(1).max(60),
-  changed: z.union([z.iso.date(), z.literal('unknown')]),
-  taken: z.iso.date(),
+  changed: DayOrUnknownSchema,
+  taken: DaySchema,
 });
 export type Listed = z.infer<typeof ListedSchema>;
 

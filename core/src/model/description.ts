@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ALERT_EVENT_CODES, SERVICE_IDS } from '../facts/index';
 import { BehaviourSchema } from './behaviour';
 import { FrequencySchema } from './channel';
+import { DaySchema } from './day';
 import { idOf, isNoCommonName } from './ids';
 import { ListSchema, listItems, valuesIn } from './lists';
 import { RecipesSchema } from './recipes';
@@ -126,7 +127,7 @@ export type KeyMap = z.infer<typeof KeyMapSchema>;
 /** One person's word on a description, with the set in hand. */
 export const MarkSchema = z.strictObject({
   kind: z.enum(['confirmed', 'contradicted']),
-  on: z.iso.date(),
+  on: DaySchema,
   by: z.string().trim().min(1).max(60),
   firmware: z.string().trim().min(1).max(20),
   note: z.string().max(400),

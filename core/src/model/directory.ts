@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FrequencySchema, LineSchema } from './channel';
+import { DaySchema } from './day';
 
 /** What a directory’s answer says of itself. */
 export const DIRECTORY_FORMAT = 'umbrex/directory@1';
@@ -30,7 +31,7 @@ export const DirectoryEntrySchema = z.object({
   /** What the source claims, as a circle; hills are not in it. */
   rangeM: z.number().positive().nullable(),
   /** The day the source last changed this entry. */
-  changed: z.iso.date().nullable(),
+  changed: DaySchema.nullable(),
   note: LineSchema.max(400).default(''),
 });
 export type DirectoryEntry = z.infer<typeof DirectoryEntrySchema>;

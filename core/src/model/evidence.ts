@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { DayOrUnknownSchema } from './day';
 import { MOST_PLACES } from './held';
 
 /** The way in which a set was loaded: by its keys, by a program with a cable, by copying from another set, or nobody said how. */
@@ -39,7 +40,7 @@ export type SetCondition = (typeof CONDITIONS)[number];
 const common = {
   id: z.uuid(),
   /** The day it happened; `unknown` where nobody said. */
-  day: z.union([z.iso.date(), z.literal('unknown')]),
+  day: DayOrUnknownSchema,
   /** On whose word; empty where nobody said. */
   by: LineSchema.trim().max(60).default(''),
 };

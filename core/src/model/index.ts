@@ -2,6 +2,7 @@ export * from './behaviour';
 export * from './benchDay';
 export * from './channel';
 export * from './content';
+export * from './day';
 export * from './decode';
 export * from './description';
 export * from './directory';

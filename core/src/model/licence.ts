@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FrequencySchema, LineSchema } from './channel';
+import { DayOrUnknownSchema, DaySchema } from './day';
 
 /** A frequency of the workspace's own business licence: a row of the service that has no published table. */
 export const LicensedFrequencySchema = z.strictObject({
@@ -11,7 +12,7 @@ export const LicensedFrequencySchema = z.strictObject({
   licence: LineSchema.trim().min(1).max(40),
   area: LineSchema.max(80),
   /** The day after which it is no longer good. */
-  expires: z.iso.date(),
+  expires: DaySchema,
 });
 export type LicensedFrequency = z.infer<typeof LicensedFrequencySchema>;
 
@@ -20,7 +21,7 @@ export const LicenceSchema = z.strictObject({
   /** The service it is for; `amateur` is good for every amateur band. */
   service: z.string().min(1).max(20),
   holds: z.enum(['own', 'family', 'employer']),
-  expires: z.union([z.iso.date(), z.literal('unknown')]),
+  expires: DayOrUnknownSchema,
   /** The call sign it gives, where it gives one. */
   callSign: LineSchema.trim().max(12).default(''),
   /** Its class, where the service has classes. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { LocalTimeSchema } from './day';
 
 const line = LineSchema.trim();
 
@@ -11,7 +12,7 @@ export const NetSchema = z.strictObject({
   id: z.uuid(),
   name: line.min(1).max(60),
   /** The time on the clocks of its zone. */
-  startsAt: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'a day and a time, as 2026-12-01T19:00'),
+  startsAt: LocalTimeSchema,
   timeZone: z.string().refine(isTimeZone, 'a time zone such as America/New_York'),
   repeats: z.enum(['once', 'daily', 'weekly', 'monthly']).default('once'),
   channelId: z.uuid().nullable().default(null),

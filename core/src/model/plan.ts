@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ALERT_EVENT_CODES, COUNTRIES, SERVICE_IDS } from '../facts/index';
 import { type Channel, ChannelSchema, FrequencySchema, LineSchema } from './channel';
+import { DaySchema } from './day';
 import { inOrder } from './inOrder';
 import { LicensedFrequencySchema } from './licence';
 
@@ -147,7 +148,7 @@ export const PlanHeadSchema = z.strictObject({
   /** Whether sets keep channels that were withdrawn. */
   withdrawn: z.enum(LOADING).default('leave-out'),
   /** The day on which the sets are loaded, as YYYY-MM-DD, for which every right is judged; `null` for the day it is. */
-  loadOn: z.iso.date().nullable().default(null),
+  loadOn: DaySchema.nullable().default(null),
   /** It was put away: not offered where plans are chosen, and there all the same. */
   archived: z.boolean().default(false),
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { DaySchema } from './day';
 
 const line = LineSchema.trim();
 
@@ -36,7 +37,7 @@ const done = {
  */
 export const RecordingSchema = z.strictObject({
   by: line.min(1).max(60),
-  on: z.iso.date(),
+  on: DaySchema,
   firmware: line.min(1).max(20),
   ...done,
   /** The letters that a key gives in turn, where names were tapped. */

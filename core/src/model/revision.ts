@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { DaySchema } from './day';
 import { inOrder } from './inOrder';
 import { PlanSchema } from './plan';
 
@@ -28,7 +29,7 @@ export const DecidedSchema = z.strictObject({
   choice: z.enum(CHOICES),
   value: LineSchema.max(40),
   by: person,
-  day: z.iso.date(),
+  day: DaySchema,
 });
 export type Decided = z.infer<typeof DecidedSchema>;
 
@@ -51,7 +52,7 @@ export const RevisionSchema = z.strictObject({
   by: person,
   reason,
   /** From which day on sets should hold it. */
-  effectiveFrom: z.iso.date(),
+  effectiveFrom: DaySchema,
   /** The plan as it was, with its numbering. */
   plan: PlanSchema,
   /** The descriptions it was fitted with, by content. */

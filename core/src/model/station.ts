@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { FrequencySchema, LineSchema } from './channel';
+import { DayOrUnknownSchema, DaySchema } from './day';
 import { PlaceSchema } from './directory';
 import { ToneTextSchema } from './tone';
 
-const dayOrUnknown = z.union([z.iso.date(), z.literal('unknown')]);
 const said = {
   /** Who says so: a person, a listing, the group's own ears. */
   source: LineSchema.trim().min(1).max(60),
-  on: dayOrUnknown,
+  on: DayOrUnknownSchema,
 };
 const fact = <F extends string, V extends z.ZodType>(field: F, value: V) =>
   z.strictObject({ field: z.literal(field), value, ...said });
@@ -38,9 +38,9 @@ export type StationField = StationFact['field'];
 export const PermissionSchema = z.strictObject({
   state: z.enum(['unknown', 'open', 'asked', 'granted', 'refused']),
   by: LineSchema.trim().max(60).default(''),
-  on: dayOrUnknown.default('unknown'),
+  on: DayOrUnknownSchema.default('unknown'),
   note: LineSchema.max(400).default(''),
-  expires: dayOrUnknown.default('unknown'),
+  expires: DayOrUnknownSchema.default('unknown'),
 });
 export type Permission = z.infer<typeof PermissionSchema>;
 
@@ -64,7 +64,7 @@ export const StationSchema = z.strictObject({
       z.strictObject({
         personId: z.uuid(),
         reached: z.boolean(),
-        on: z.iso.date(),
+        on: DaySchema,
       }),
     )
     .max(500)

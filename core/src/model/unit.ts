@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LineSchema } from './channel';
+import { DayOrUnknownSchema } from './day';
 import { EvidenceSchema, MOST_EVIDENCE } from './evidence';
 import { HeldPlaceSchema, HeldSettingsSchema, MOST_PLACES, WroteSchema } from './held';
 import { AlertsSchema, NAMING } from './plan';
@@ -34,9 +35,9 @@ export const UnitSchema = z.strictObject({
   fleetId: line.max(20).default(''),
   accessories: line.max(120).default(''),
   /** The day its cell or backup cells were changed. */
-  batteryChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  batteryChanged: DayOrUnknownSchema.default('unknown'),
   /** The day the cell was changed that keeps its memory, on a kind that has one. */
-  memoryCellChanged: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  memoryCellChanged: DayOrUnknownSchema.default('unknown'),
   /** The tone its operator picked by hand, where the set has such a thing; it stands in place of the channels' own. */
   pickedTone: ToneOrUnknownSchema.default('unknown'),
   /**
@@ -46,7 +47,7 @@ export const UnitSchema = z.strictObject({
   holds: z
     .strictObject({
       what: z.enum(['unknown', 'factory', 'plan', 'other', 'read']),
-      on: z.union([z.iso.date(), z.literal('unknown')]),
+      on: DayOrUnknownSchema,
       /** What the places hold that are not named here. */
       rest: z.enum(['unknown', 'factory']).default('unknown'),
       places: z.array(HeldPlaceSchema).max(MOST_PLACES).default([]),
@@ -76,7 +77,7 @@ export const UnitSchema = z.strictObject({
   /** Places whose present contents may go: somebody has looked at them. */
   accepts: z.array(z.number().int().min(0).max(99_999)).max(MOST_PLACES).default([]),
   /** For an alert radio, the day on which its last test was heard. */
-  testHeard: z.union([z.iso.date(), z.literal('unknown')]).default('unknown'),
+  testHeard: DayOrUnknownSchema.default('unknown'),
   /** For an alert radio, its own areas and transmitter; `null` where they are the plan’s. */
   alerts: OwnAlertsSchema.nullable().default(null),
   /** For a repeater, the channel of the plan that it carries. */

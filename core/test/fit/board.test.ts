@@ -8,7 +8,7 @@ import { channel, plan, unit, uuid } from '../support/plans';
 const DAY = '2026-11-25';
 const KELP = channel('Kelp', 462.65, 467.65);
 const DIRECT = channel('Direct', 462.5625, 462.5625);
-const WEATHER = channel('Weather', 162.55, null, { service: 'noaa-weather' });
+const WEATHER = channel('Weather', 162.55, null, { service: 'weather' });
 const of = { ...plan([KELP, DIRECT, WEATHER]), withoutRight: 'leave-out' as const };
 
 const licensed = PersonSchema.parse({

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 const LEGENDS = { d1: '1', d2: '2', d5: '5', hash: '#', up: 'UP', menu: 'MENU' };
 const press = (key: string, times = 1): Run => ({ do: 'press', key, times });
 const until = (key: string, ...shows: string[]): Run =>
-  ({ do: 'until', key, shows, as: 'line', mean: 3, most: 9 }) as Run;
+  ({ do: 'until', key, shows, as: 'words', mean: 3, most: 9 }) as Run;
 const cell = (runs: Run[][], value?: string, letters: string[] = []) =>
   ({ does: 'this', runs, value, letters }) as never;
 const column = (kind: ShortColumn['kind'], more: object = {}) =>

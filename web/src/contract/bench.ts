@@ -1,6 +1,6 @@
 import type { BenchJob } from '@umbrex/core/bench';
 import type { BenchLeft } from '@umbrex/core/benchWays';
-import { BENCH_STATES, type BenchDay } from '@umbrex/core/model';
+import { BENCH_STATES, type BenchDay, DaySchema } from '@umbrex/core/model';
 import { z } from 'zod';
 import type { ReportAnswer } from './card';
 import type { Versioned } from './things';
@@ -22,7 +22,7 @@ export const BenchMarkSchema = z.strictObject({
   state: z.enum(BENCH_STATES),
   at: z.iso.datetime(),
   /** The day on the clock of whoever ticked, and the minute of that day. */
-  day: z.iso.date(),
+  day: DaySchema,
   minute: z.number().int().min(0).max(1439),
 });
 export type BenchMarkSent = z.infer<typeof BenchMarkSchema>;

@@ -1,6 +1,7 @@
 import { QUESTIONS, type QuestionId } from '@umbrex/core/interview';
 import {
   ChannelSchema,
+  DayOrUnknownSchema,
   FindSchema,
   HeardSchema,
   LicenceSchema,
@@ -54,7 +55,7 @@ export const EnrolmentSchema = z.strictObject({
   serial: LineSchema.trim().min(1).max(40),
   nickname: LineSchema.trim().min(1).max(40),
   firmware: LineSchema.trim().max(20),
-  batteryChanged: z.union([z.iso.date(), z.literal('unknown')]),
+  batteryChanged: DayOrUnknownSchema,
   /** What they keep for themselves, in their own words; numbers are read from it. */
   keeps: LineSchema.trim().max(120),
   /** Where theirs is none of the kinds: what it is called, and what they know of it. Then the kind above is only the one it is most like. */
@@ -70,7 +71,7 @@ export const EnrolmentSchema = z.strictObject({
       holds: z.enum(['none', ...LicenceSchema.shape.holds.options]),
       service: LineSchema.trim().max(20),
       callSign: LineSchema.trim().max(12),
-      expires: z.union([z.iso.date(), z.literal('unknown')]),
+      expires: DayOrUnknownSchema,
     })
     .nullable(),
 });

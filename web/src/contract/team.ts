@@ -1,3 +1,4 @@
+import { DaySchema } from '@umbrex/core/model';
 import { z } from 'zod';
 import { NameSchema, RoleSchema } from './account';
 
@@ -15,11 +16,11 @@ export const LinkSchema = z.discriminatedUnion('kind', [
     kind: z.literal('card'),
     personId: z.uuid(),
     planId: z.uuid(),
-    until: z.iso.date(),
+    until: DaySchema,
     hidesTones: z.boolean(),
   }),
   /** The calendar of a plan's group, to be followed without an account. */
-  z.strictObject({ kind: z.literal('calendar'), planId: z.uuid(), name: NameSchema, until: z.iso.date() }),
+  z.strictObject({ kind: z.literal('calendar'), planId: z.uuid(), name: NameSchema, until: DaySchema }),
   z.strictObject({ kind: z.literal('enrol'), name: NameSchema, personId: z.uuid().nullable().default(null) }),
 ]);
 

@@ -11,6 +11,8 @@ export interface Tied {
 
 interface Props {
   title: string;
+  /** Whose it is, for those who hear the page and do not see the row. */
+  of?: string | undefined;
   help?: string | undefined;
   /** What is wrong with it; then the help waits. */
   fault?: string | undefined;
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** A field with its title above it, and below it a word of help or what is wrong. */
-export function Labelled({ title, help, fault, children }: Props) {
+export function Labelled({ title, of, help, fault, children }: Props) {
   const id = useId();
   const below = `${id}-below`;
   const ref = useFault(fault);
@@ -27,6 +29,7 @@ export function Labelled({ title, help, fault, children }: Props) {
     <div>
       <label htmlFor={id} className="muted block text-small">
         {title}
+        {of && <span className="sr-only"> ({of})</span>}
       </label>
       {children({ id, ref, 'aria-invalid': fault !== undefined, ...(said && { 'aria-describedby': below }) })}
       {said && (

@@ -2,12 +2,13 @@ import { Labelled } from './Labelled';
 
 interface Props {
   title: string;
-  /** As YYYY-MM-DD, or with a time; what stands for none shows nothing. */
+  of?: string;
+  /** As YYYY-MM-DD, with a time, or a time alone; what stands for none shows nothing. */
   value: string;
   set: (value: string) => void;
   /** What it is where nobody says it. */
   none?: string;
-  type?: 'date' | 'datetime-local';
+  type?: 'date' | 'datetime-local' | 'time';
   width?: string;
   least?: string;
   isNeeded?: boolean;
@@ -15,9 +16,10 @@ interface Props {
   fault?: string | undefined;
 }
 
-/** A day, or a moment, with its title above it. */
+/** A day, a moment, or a time of the day, with its title above it. */
 export function LabelledDay({
   title,
+  of,
   value,
   set,
   none = '',
@@ -29,7 +31,7 @@ export function LabelledDay({
   fault,
 }: Props) {
   return (
-    <Labelled title={title} help={help} fault={fault}>
+    <Labelled title={title} of={of} help={help} fault={fault}>
       {(tied) => (
         <input
           type={type}

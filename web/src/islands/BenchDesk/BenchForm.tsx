@@ -1,22 +1,20 @@
 import { THINGS } from '@umbrex/core/fields';
 import type { BenchDay } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
-import { clockText, minutesOfClock } from '../../messages/bench';
 import { counted } from '../../messages/labels';
 import { named } from '../../ui/bound';
+import { useFaults } from '../../ui/faults';
 import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
+import { useUnsaved } from '../../ui/unsaved';
+import { type BenchTexts, isOvernight, movedTo, readBench, textsOf } from './benchTexts';
 import type { useBenchDesk } from './useBenchDesk';
 
 const { fields: BENCH } = THINGS.bench;
 type Desk = ReturnType<typeof useBenchDesk>;
-const figure = (text: string, least: number, most: number, now: number) => {
-  const value = Math.round(Number(text));
-  return Number.isFinite(value) && text.trim() !== '' ? Math.min(most, Math.max(least, value)) : now;
-};
-
 /** What a bench day begins with: when, who, with what, and which sets. */
 export function BenchForm({
   day: saved,
@@ -27,9 +25,11 @@ export function BenchForm({
   personName,
   onChanged,
 }: Desk & { day: BenchDay; onChanged: (isChanged: boolean) => void }) {
-  const [day, setDay] = useState(saved);
-  const set = (change: Partial<BenchDay>) => setDay((now) => ({ ...now, ...change }));
-  const isChanged = JSON.stringify(day) !== JSON.stringify(saved);
+  const [texts, setTexts] = useState(() => textsOf(saved));
+  const { form, faults, tell } = useFaults();
+  const set = (change: Partial<BenchTexts>) => setTexts((now) => ({ ...now, ...change }));
+  const isChanged = JSON.stringify(texts) !== JSON.stringify(textsOf(saved));
+  useUnsaved(isChanged);
   useEffect(() => onChanged(isChanged), [isChanged, onChanged]);
   const toggle = (list: readonly string[], id: string, yes: boolean) =>
     yes ? [...list, id] : list.filter((one) => one !== id);
@@ -37,68 +37,100 @@ export function BenchForm({
   for (const one of sets) byKind.set(one.kind, [...(byKind.get(one.kind) ?? []), one]);
   return (
     <form
+      ref={form}
+      noValidate
       className="space-y-2"
       onSubmit={(event) => {
         event.preventDefault();
-        void save(day);
+        const read = readBench(texts, saved);
+        tell(read.faults ?? {});
+        if (read.day) void save(read.day);
       }}
     >
-      <div className="flex flex-wrap items-end gap-3">
+      <div className="flex flex-wrap items-start gap-3">
         <div className="w-64">
-          <LabelledText title="Its name" value={day.name} set={(name) => set({ name })} most={60} />
+          <LabelledText
+            title={BENCH.name.column}
+            value={texts.name}
+            set={(name) => set({ name })}
+            fault={faults.name}
+          />
         </div>
-        <Figure
+        <LabelledDay
           title={BENCH.day.column}
-          type="date"
-          value={day.day}
-          put={(text) => text && set({ day: text })}
+          value={texts.day}
+          set={(day) => set({ day })}
           width="w-40"
+          fault={faults.day}
         />
-        <Clock title="From" value={day.beginsMin} put={(beginsMin) => set({ beginsMin })} />
-        <Clock
+        <LabelledDay
+          title="From"
+          type="time"
+          value={texts.from}
+          set={(from) => setTexts((now) => movedTo(now, { from }))}
+          width="w-32"
+          fault={faults.beginsMin}
+        />
+        <LabelledDay
           title="To"
-          value={day.beginsMin + day.lastsMin}
-          put={(until) => set({ lastsMin: Math.max(10, (until - day.beginsMin + 1440) % 1440 || 1440) })}
+          type="time"
+          value={texts.to}
+          set={(to) => setTexts((now) => movedTo(now, { to }))}
+          width="w-32"
+          {...(isOvernight(texts) && { help: 'on the day after' })}
+          fault={faults.lastsMin}
         />
-        <Figure
+        <LabelledText
           title={BENCH.stands.column}
-          value={String(day.stands)}
-          put={(text) => set({ stands: figure(text, 0, 20, day.stands) })}
+          inputMode="numeric"
+          value={texts.stands}
+          set={(stands) => set({ stands })}
+          width="w-28"
+          fault={faults.stands}
         />
-        <Figure
+        <LabelledText
           title="Minutes a set at a stand"
-          value={String(day.standMin)}
-          put={(text) => set({ standMin: figure(text, 1, 240, day.standMin) })}
+          inputMode="numeric"
+          value={texts.standMin}
+          set={(standMin) => set({ standMin })}
+          width="w-28"
+          fault={faults.standMin}
         />
       </div>
       <Part
         title="Who helps"
-        state={day.people.length === 0 ? 'nobody yet' : counted(day.people.length, 'person', 'people')}
+        state={texts.people.length === 0 ? 'nobody yet' : counted(texts.people.length, 'person', 'people')}
       >
         <ul className="space-y-2">
-          {day.people.map((one, i) => {
+          {texts.people.map((one, i) => {
             const put = (change: Partial<typeof one>) =>
-              set({ people: day.people.map((other, at) => (at === i ? { ...other, ...change } : other)) });
+              set({ people: texts.people.map((other, at) => (at === i ? { ...other, ...change } : other)) });
             const name = personName(one.id);
             return (
-              <li key={one.id} className="flex flex-wrap items-end gap-3">
-                <span className="w-44 self-center font-semibold">{name}</span>
-                <Clock
+              <li key={one.id} className="flex flex-wrap items-start gap-3">
+                <span className="mt-5 w-44 font-semibold">{name}</span>
+                <LabelledDay
                   title="Comes"
                   of={name}
-                  value={day.beginsMin + one.fromMin}
-                  put={(at) => put({ fromMin: Math.max(0, at - day.beginsMin) })}
+                  type="time"
+                  value={one.comes}
+                  set={(comes) => put({ comes })}
+                  width="w-32"
+                  fault={faults[`people.${i}.fromMin`]}
                 />
-                <Clock
+                <LabelledDay
                   title="Goes"
                   of={name}
-                  value={day.beginsMin + one.toMin}
-                  put={(at) => put({ toMin: Math.max(0, at - day.beginsMin) })}
+                  type="time"
+                  value={one.goes}
+                  set={(goes) => put({ goes })}
+                  width="w-32"
+                  fault={faults[`people.${i}.toMin`]}
                 />
                 <button
                   type="button"
-                  className="btn btn-ghost btn-sm"
-                  onClick={() => set({ people: day.people.filter((_, at) => at !== i) })}
+                  className="btn btn-ghost btn-sm mt-5"
+                  onClick={() => set({ people: texts.people.filter((_, at) => at !== i) })}
                 >
                   Leave out<span className="sr-only"> {name}</span>
                 </button>
@@ -110,10 +142,10 @@ export function BenchForm({
           title="Somebody else of the roster"
           value=""
           options={named(
-            people.filter(({ id }) => !day.people.some((one) => one.id === id)),
+            people.filter(({ id }) => !texts.people.some((one) => one.id === id)),
             'choose',
           )}
-          set={(id) => id && set({ people: [...day.people, { id, fromMin: 0, toMin: day.lastsMin }] })}
+          set={(id) => id && set({ people: [...texts.people, { id, comes: texts.from, goes: texts.to }] })}
           width="w-64"
         />
         <p className="muted text-small">
@@ -122,7 +154,7 @@ export function BenchForm({
       </Part>
       <Part
         title="Which sets"
-        state={`${counted(day.setIds.length, 'set')}, ${day.masterIds.length} to copy from`}
+        state={`${counted(texts.setIds.length, 'set')}, ${texts.masterIds.length} to copy from`}
       >
         {sets.length === 0 && (
           <p>
@@ -139,22 +171,22 @@ export function BenchForm({
               {those.map(({ id, nickname, waits }) => (
                 <li key={id} className="flex flex-wrap items-center gap-x-4">
                   <LabelledCheck
-                    checked={day.setIds.includes(id)}
+                    checked={texts.setIds.includes(id)}
                     set={(yes) =>
                       set({
-                        setIds: toggle(day.setIds, id, yes),
-                        ...(!yes && { masterIds: toggle(day.masterIds, id, false) }),
+                        setIds: toggle(texts.setIds, id, yes),
+                        ...(!yes && { masterIds: toggle(texts.masterIds, id, false) }),
                       })
                     }
                   >
                     {nickname}
                     {!waits && <span className="muted text-small"> (needs nothing)</span>}
                   </LabelledCheck>
-                  {(day.setIds.includes(id) || !waits) && those.length > 1 && (
+                  {(texts.setIds.includes(id) || !waits) && those.length > 1 && (
                     <LabelledCheck
                       className="text-small"
-                      checked={day.masterIds.includes(id)}
-                      set={(yes) => set({ masterIds: toggle(day.masterIds, id, yes) })}
+                      checked={texts.masterIds.includes(id)}
+                      set={(yes) => set({ masterIds: toggle(texts.masterIds, id, yes) })}
                     >
                       copy from it<span className="sr-only"> ({nickname})</span>
                     </LabelledCheck>
@@ -165,77 +197,28 @@ export function BenchForm({
           </fieldset>
         ))}
       </Part>
+      {(faults.setIds ?? faults.masterIds ?? faults.people) && (
+        <p className="finding text-small" data-severity="error" role="alert">
+          {faults.setIds ?? faults.masterIds ?? faults.people}
+        </p>
+      )}
       <p className="flex gap-2">
-        <button
-          type="submit"
-          className="btn btn-outline btn-sm"
-          disabled={!isChanged || day.name.trim() === ''}
-        >
+        <button type="submit" className="btn btn-outline btn-sm" disabled={!isChanged}>
           Save the day
         </button>
         {isChanged && (
-          <button type="button" className="btn btn-ghost btn-sm" onClick={() => setDay(saved)}>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm"
+            onClick={() => {
+              tell({});
+              setTexts(textsOf(saved));
+            }}
+          >
             As it was
           </button>
         )}
       </p>
     </form>
-  );
-}
-
-function Figure({
-  title,
-  value,
-  put,
-  type = 'number',
-  width = 'w-28',
-}: {
-  title: string;
-  value: string;
-  put: (text: string) => void;
-  type?: 'number' | 'date';
-  width?: string;
-}) {
-  return (
-    <label className="block">
-      <span className="muted block text-small">{title}</span>
-      <input
-        type={type}
-        className={`input input-sm ${width}`}
-        value={value}
-        onChange={(event) => put(event.target.value)}
-      />
-    </label>
-  );
-}
-
-/** A time of the day; one that is half typed changes nothing. */
-function Clock({
-  title,
-  of,
-  value,
-  put,
-}: {
-  title: string;
-  of?: string;
-  value: number;
-  put: (minutes: number) => void;
-}) {
-  return (
-    <label className="block">
-      <span className="muted block text-small">
-        {title}
-        {of && <span className="sr-only"> ({of})</span>}
-      </span>
-      <input
-        type="time"
-        className="input input-sm w-32"
-        value={clockText(value)}
-        onChange={(event) => {
-          const minutes = minutesOfClock(event.target.value);
-          if (minutes !== undefined) put(minutes);
-        }}
-      />
-    </label>
   );
 }

@@ -16,9 +16,11 @@ export function CheckDeskView({
     <div className="max-w-4xl px-5 py-4 max-md:px-3">
       <h1 className="text-xl font-bold">Check</h1>
       <p className="muted mb-4">
-        {toDo === 0
-          ? `Nothing to do: no rule and no classic mistake stands against ${plan.channels.length === 1 ? 'this one channel' : `these ${plan.channels.length} channels`}.`
-          : `${toDo} things want something done before anybody programs this plan.`}{' '}
+        {plan.channels.length === 0
+          ? 'The plan has no channel yet, so nothing could be checked.'
+          : toDo === 0
+            ? `Nothing to do: no rule and no classic mistake stands against ${plan.channels.length === 1 ? 'this one channel' : `these ${plan.channels.length} channels`}.`
+            : `${toDo} things want something done before anybody programs this plan.`}{' '}
         Check your local rules all the same.
       </p>
       {groups

@@ -2,6 +2,7 @@ import { THINGS } from '@umbrex/core/fields';
 import { type Net, NetSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { type Faults, faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -10,11 +11,12 @@ import type { Held } from '../desk/useHeld';
 import type { useNetDesk } from './useNetDesk';
 
 const { fields: NET } = THINGS.net;
-const FAULTS: Readonly<Record<string, string>> = {
+const FAULTS: Faults = {
   name: 'Give it a name.',
   startsAt: 'Give the day and the time.',
   timeZone: 'Write a time zone such as America/New_York.',
-  roles: 'Every role needs a name.',
+  roles: 'At most 40 roles.',
+  'roles.name': 'Give the role a name.',
 };
 
 /** The details of a net or an event, to be changed. */
@@ -25,7 +27,7 @@ export function NetForm({
   setOpenId,
 }: ReturnType<typeof useNetDesk> & { held: Held<Net> }) {
   const [net, setNet] = useState(held.value);
-  const [fault, setFault] = useState<string | null>(null);
+  const { form, faults, tell } = useFaults();
   useUnsaved(JSON.stringify(net) !== JSON.stringify(held.value));
   const change = (part: Partial<Net>) => setNet((now) => ({ ...now, ...part }));
   // One that is in use already is still shown, so that it can be seen and changed.
@@ -34,35 +36,39 @@ export function NetForm({
   const onChannel = [['', 'none'], ...offered.map(({ id, name }) => [id, name] as const)] as const;
   const save = () => {
     const parsed = NetSchema.safeParse(net);
-    if (!parsed.success) {
-      const field = String(parsed.error.issues[0]?.path[0]);
-      setFault(FAULTS[field] ?? `The field ${field} is too long.`);
-      return;
-    }
-    setFault(null);
-    void nets.save(parsed.data, held.version).then((ok) => ok && setOpenId(null));
+    tell(parsed.success ? {} : faultsOf(parsed.error, FAULTS));
+    if (parsed.success) void nets.save(parsed.data, held.version).then((ok) => ok && setOpenId(null));
   };
   const role = (i: number, part: Partial<Net['roles'][number]>) =>
     change({ roles: net.roles.map((other, k) => (k === i ? { ...other, ...part } : other)) });
   return (
     <form
+      ref={form}
+      noValidate
       className="mb-6 grid gap-3 rounded border border-base-300 bg-base-100 p-4 sm:grid-cols-3"
       onSubmit={(event) => {
         event.preventDefault();
         save();
       }}
     >
-      <LabelledText title={NET.name.column} value={net.name} set={(name) => change({ name })} />
+      <LabelledText
+        title={NET.name.column}
+        value={net.name}
+        set={(name) => change({ name })}
+        fault={faults.name}
+      />
       <LabelledDay
         title="Begins, by the clocks there"
         value={net.startsAt}
         set={(startsAt) => change({ startsAt: startsAt.slice(0, 16) })}
         type="datetime-local"
+        fault={faults.startsAt}
       />
       <LabelledText
         title={NET.timeZone.column}
         value={net.timeZone}
         set={(timeZone) => change({ timeZone })}
+        fault={faults.timeZone}
       />
       <LabelledSelect
         title="How often"
@@ -87,17 +93,37 @@ export function NetForm({
         options={onChannel}
         set={(id) => change({ fallbackId: id || null })}
       />
-      <LabelledText title={NET.leader.column} value={net.leader} set={(leader) => change({ leader })} />
+      <LabelledText
+        title={NET.leader.column}
+        value={net.leader}
+        set={(leader) => change({ leader })}
+        fault={faults.leader}
+      />
       <div className="sm:col-span-2">
-        <LabelledText title={NET.note.column} value={net.note} set={(note) => change({ note })} />
+        <LabelledText
+          title={NET.note.column}
+          value={net.note}
+          set={(note) => change({ note })}
+          fault={faults.note}
+        />
       </div>
       <fieldset className="space-y-2 sm:col-span-3">
         <legend className="muted text-small">Roles and their channels</legend>
         {net.roles.map((entry, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
-          <div key={i} className="flex flex-wrap items-end gap-2">
-            <LabelledText title="Role" value={entry.name} set={(name) => role(i, { name })} />
-            <LabelledText title="Who" value={entry.who} set={(who) => role(i, { who })} />
+          <div key={i} className="flex flex-wrap items-start gap-2">
+            <LabelledText
+              title="Role"
+              value={entry.name}
+              set={(name) => role(i, { name })}
+              fault={faults[`roles.${i}.name`]}
+            />
+            <LabelledText
+              title="Who"
+              value={entry.who}
+              set={(who) => role(i, { who })}
+              fault={faults[`roles.${i}.who`]}
+            />
             <LabelledSelect
               title="On"
               value={entry.channelId ?? ''}
@@ -107,7 +133,7 @@ export function NetForm({
             />
             <button
               type="button"
-              className="btn btn-ghost btn-sm btn-square"
+              className="btn btn-ghost btn-sm btn-square mt-5"
               aria-label={`Remove the role ${entry.name || i + 1}`}
               onClick={() => change({ roles: net.roles.filter((_, k) => k !== i) })}
             >
@@ -123,9 +149,9 @@ export function NetForm({
           <Plus size={14} aria-hidden="true" /> Add a role
         </button>
       </fieldset>
-      {fault && (
+      {faults.roles && (
         <p className="finding text-plain sm:col-span-3" data-severity="error" role="alert">
-          {fault}
+          {faults.roles}
         </p>
       )}
       <div className="flex gap-2 sm:col-span-3">

@@ -2,7 +2,8 @@ import { THINGS } from '@umbrex/core/fields';
 import { type Licence, type Person, PersonSchema } from '@umbrex/core/model';
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { type Faults, faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -26,41 +27,25 @@ const HOLDS = [
 ] as const;
 
 const { fields: PERSON } = THINGS.person;
-const FAULTS: Readonly<Record<string, string>> = {
+const FAULTS: Faults = {
+  name: 'Give their name.',
   place: 'Write the place as latitude, longitude, for example 41.28, -38.50, or leave it empty.',
-  licences: 'A licence needs a day on which it ends, or none.',
+  'licences.expires': 'Give a day on which it ends, or none.',
+  licences: 'At most 12 licences.',
+  teamIds: 'At most 20 teams.',
 };
-const titleOf = (field: string) => (field in PERSON ? PERSON[field as keyof typeof PERSON].title : field);
-
 /** The details of one person, to be changed. */
 export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
   const [person, setPerson] = useState(held.value);
   const [place, setPlace] = useState(placeText(held.value.place));
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
-  const form = useRef<HTMLFormElement>(null);
+  const { form, faults, tell } = useFaults();
   useUnsaved(JSON.stringify(person) !== JSON.stringify(held.value) || place !== placeText(held.value.place));
-  // The first field that is wrong takes the focus, once it says so.
-  useEffect(() => {
-    if (Object.keys(faults).length > 0)
-      form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
-  }, [faults]);
   const change = (part: Partial<Person>) => setPerson((now) => ({ ...now, ...part }));
   const save = () => {
     const where = readPlace(place);
     const parsed = PersonSchema.safeParse({ ...person, place: where === undefined ? 'wrong' : where });
-    if (parsed.success) {
-      setFaults({});
-      void people.save(parsed.data, held.version);
-      return;
-    }
-    setFaults(
-      Object.fromEntries(
-        parsed.error.issues.map(({ path: [field] }) => [
-          String(field),
-          FAULTS[String(field)] ?? `The ${titleOf(String(field))} is empty or too long.`,
-        ]),
-      ),
-    );
+    tell(parsed.success ? {} : faultsOf(parsed.error, FAULTS));
+    if (parsed.success) void people.save(parsed.data, held.version);
   };
   return (
     <form
@@ -92,6 +77,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
             // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
             key={i}
             licence={licence}
+            faultOf={(field) => faults[`licences.${i}.${field}`]}
             change={(part) =>
               change({
                 licences: person.licences.map((other, k) => (k === i ? { ...other, ...part } : other)),
@@ -148,9 +134,9 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         set={(note) => change({ note })}
         fault={faults.note}
       />
-      {faults.licences && (
+      {(faults.licences ?? faults.teamIds) && (
         <p className="finding text-small" data-severity="error" role="alert">
-          {faults.licences}
+          {faults.licences ?? faults.teamIds}
         </p>
       )}
       <div className="flex flex-wrap gap-2">
@@ -171,10 +157,12 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
 
 function LicenceRow({
   licence,
+  faultOf,
   change,
   remove,
 }: {
   licence: Licence;
+  faultOf: (field: keyof Licence) => string | undefined;
   change: (part: Partial<Licence>) => void;
   remove: () => void;
 }) {
@@ -197,9 +185,20 @@ function LicenceRow({
         value={licence.expires}
         none="unknown"
         set={(expires) => change({ expires })}
+        fault={faultOf('expires')}
       />
-      <LabelledText title="Call sign" value={licence.callSign} set={(callSign) => change({ callSign })} />
-      <LabelledText title="Class" value={licence.class} set={(grade) => change({ class: grade })} />
+      <LabelledText
+        title="Call sign"
+        value={licence.callSign}
+        set={(callSign) => change({ callSign })}
+        fault={faultOf('callSign')}
+      />
+      <LabelledText
+        title="Class"
+        value={licence.class}
+        set={(grade) => change({ class: grade })}
+        fault={faultOf('class')}
+      />
       <button type="button" className="btn btn-ghost btn-xs self-end" onClick={remove}>
         Take it out
       </button>

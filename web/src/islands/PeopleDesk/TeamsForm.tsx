@@ -11,7 +11,9 @@ export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeo
     <div className="space-y-4">
       <div>
         <h2 className="text-lg font-bold">Teams</h2>
-        <p className="muted text-plain">Choose somebody on the left to see their details.</p>
+        {people.held.length > 0 && (
+          <p className="muted text-plain">Choose somebody on the left to see their details.</p>
+        )}
       </div>
       {teams.held.map((held) => (
         <TeamRow

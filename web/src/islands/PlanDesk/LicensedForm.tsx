@@ -2,6 +2,7 @@ import { type LicensedFrequency, LicensedFrequencySchema, type PlanHead } from '
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { type Faults, faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -40,13 +41,12 @@ const WIDTHS = [
   ['25000', '25 kHz'],
 ] as const;
 
-const FAULTS: Readonly<Record<string, string>> = {
+const FAULTS: Faults = {
   name: 'Give the frequency a name.',
   receiveHz: 'Write the receive frequency in MHz, for example 451.8125.',
   transmitHz: 'Write the transmit frequency in MHz, or leave it empty for the same one.',
   maxPowerW: 'Write the power the licence allows, in watts.',
   licence: 'Name the licence it stands in.',
-  area: 'The area is too long.',
   expires: 'Give the day the licence ends.',
 };
 
@@ -68,22 +68,16 @@ function rowOf(form: Row) {
 /** The group's own business frequencies, as its licence lists them: the rules let its people talk on these alone. */
 export function LicensedForm({ licensed, change }: Props) {
   const [form, setForm] = useState<Row | null>(null);
-  /** The field that is wrong; empty where it is none of them. */
-  const [fault, setFault] = useState<string | null>(null);
+  const { form: at, faults, tell } = useFaults<HTMLDivElement>();
   const add = () => {
     if (!form) return;
     const parsed = rowOf(form);
-    if (!parsed.success) {
-      const at = String(parsed.error.issues[0]?.path[0]);
-      setFault(at in FAULTS ? at : '');
-      return;
-    }
+    tell(parsed.success ? {} : faultsOf(parsed.error, FAULTS));
+    if (!parsed.success) return;
     change([...licensed, parsed.data]);
-    setFault(null);
     setForm(null);
   };
   const put = (field: keyof Row) => (text: string) => setForm((now) => now && { ...now, [field]: text });
-  const faulty = (field: string) => (fault === field ? { fault: FAULTS[field] } : {});
   return (
     <fieldset className="space-y-2">
       <legend className="muted text-small">Business frequencies of your own licence</legend>
@@ -99,23 +93,23 @@ export function LicensedForm({ licensed, change }: Props) {
         ))}
       </ul>
       {form ? (
-        <div className="grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
+        <div ref={at} className="grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
           <div className="col-span-2">
-            <LabelledText title="Name" value={form.name} set={put('name')} most={80} {...faulty('name')} />
+            <LabelledText title="Name" value={form.name} set={put('name')} most={80} fault={faults.name} />
           </div>
           <LabelledText
             title="Receive, MHz"
             value={form.receive}
             set={put('receive')}
             most={80}
-            {...faulty('receiveHz')}
+            fault={faults.receiveHz}
           />
           <LabelledText
             title="Transmit, MHz"
             value={form.transmit}
             set={put('transmit')}
             most={80}
-            {...faulty('transmitHz')}
+            fault={faults.transmitHz}
           />
           <LabelledSelect title="Width" value={form.bandwidthHz} options={WIDTHS} set={put('bandwidthHz')} />
           <LabelledText
@@ -123,24 +117,19 @@ export function LicensedForm({ licensed, change }: Props) {
             value={form.maxPowerW}
             set={put('maxPowerW')}
             most={80}
-            {...faulty('maxPowerW')}
+            fault={faults.maxPowerW}
           />
           <LabelledText
             title="Licence"
             value={form.licence}
             set={put('licence')}
             most={80}
-            {...faulty('licence')}
+            fault={faults.licence}
           />
-          <LabelledDay title="Ends on" value={form.expires} set={put('expires')} {...faulty('expires')} />
+          <LabelledDay title="Ends on" value={form.expires} set={put('expires')} fault={faults.expires} />
           <div className="col-span-2">
-            <LabelledText title="Area" value={form.area} set={put('area')} most={80} {...faulty('area')} />
+            <LabelledText title="Area" value={form.area} set={put('area')} most={80} fault={faults.area} />
           </div>
-          {fault === '' && (
-            <p className="finding col-span-2 text-small" data-severity="error" role="alert">
-              Look at the fields again.
-            </p>
-          )}
           <div className="col-span-2 flex gap-2">
             <button type="button" className="btn btn-outline btn-xs" onClick={add}>
               Take this frequency
@@ -150,7 +139,7 @@ export function LicensedForm({ licensed, change }: Props) {
               className="btn btn-ghost btn-xs"
               onClick={() => {
                 setForm(null);
-                setFault(null);
+                tell({});
               }}
             >
               Cancel

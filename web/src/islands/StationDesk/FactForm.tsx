@@ -3,6 +3,7 @@ import { type Station, type StationFact, StationFactSchema, type StationField } 
 import { hzFromMHzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import { FACT_HINTS, stationField } from '../../messages/stations';
+import { faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -52,7 +53,7 @@ export function FactForm({ held, addFact, me, today }: Props) {
   const [text, setText] = useState('');
   const [source, setSource] = useState(me);
   const [on, setOn] = useState(today);
-  const [fault, setFault] = useState<string | null>(null);
+  const { form, faults, tell } = useFaults();
   const choices = CHOICES[field];
   const add = () => {
     const written = choices && text === '' ? (choices[0] ?? '') : text;
@@ -62,16 +63,25 @@ export function FactForm({ held, addFact, me, today }: Props) {
       source,
       on: on || 'unknown',
     });
-    if (!parsed.success) {
-      setFault(source.trim() === '' ? 'Say who says so.' : FACT_HINTS[field]);
-      return;
-    }
-    setFault(null);
+    tell(
+      parsed.success
+        ? {}
+        : faultsOf(parsed.error, {
+            source: 'Say who says so.',
+            on: 'Give the day, or leave it empty.',
+            value: FACT_HINTS[field],
+          }),
+    );
+    if (!parsed.success) return;
     setText('');
     void addFact(held, parsed.data as StationFact);
   };
+  // A list of values has its fault at one of them.
+  const atValue = Object.keys(faults).find((path) => path.startsWith('value'));
   return (
     <form
+      ref={form}
+      noValidate
       className="mt-2 grid grid-cols-2 gap-2 rounded border border-base-300 p-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -85,7 +95,7 @@ export function FactForm({ held, addFact, me, today }: Props) {
         set={(next) => {
           setField(next);
           setText('');
-          setFault(null);
+          tell({});
         }}
       />
       {choices ? (
@@ -96,15 +106,16 @@ export function FactForm({ held, addFact, me, today }: Props) {
           set={setText}
         />
       ) : (
-        <LabelledText most={80} title="Value" value={text} set={setText} />
+        <LabelledText
+          most={80}
+          title="Value"
+          value={text}
+          set={setText}
+          fault={atValue === undefined ? undefined : faults[atValue]}
+        />
       )}
-      <LabelledText most={80} title="Who says so" value={source} set={setSource} />
-      <LabelledDay title="On" value={on} set={setOn} />
-      {fault && (
-        <p className="finding col-span-2 text-small" data-severity="error" role="alert">
-          {fault}
-        </p>
-      )}
+      <LabelledText most={80} title="Who says so" value={source} set={setSource} fault={faults.source} />
+      <LabelledDay title="On" value={on} set={setOn} fault={faults.on} />
       <button type="submit" className="btn btn-outline btn-xs col-span-2 justify-self-start">
         Note it
       </button>

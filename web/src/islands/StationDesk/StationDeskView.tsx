@@ -83,7 +83,9 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
         ) : (
           <>
             <h2 className="text-lg font-bold">As a file</h2>
-            <p className="muted mb-2 text-plain">Choose a station on the left to see what is said of it.</p>
+            {stations.held.length > 0 && (
+              <p className="muted mb-2 text-plain">Choose a station on the left to see what is said of it.</p>
+            )}
             <a className="btn btn-outline btn-sm" href={address('GET /api/stations/geojson', {})} download>
               Save as GeoJSON
             </a>

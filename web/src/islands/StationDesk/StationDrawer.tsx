@@ -5,6 +5,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
+import { faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -117,33 +118,36 @@ function Control({ held, control, addControl, planId }: Props) {
 function NameAndSite({ held, stations }: Props) {
   const [name, setName] = useState(held.value.name);
   const [text, setText] = useState(placeText(held.value.site));
-  const [fault, setFault] = useState<string | null>(null);
+  const { form, faults, tell } = useFaults();
   useUnsaved(name !== held.value.name || text !== placeText(held.value.site));
   const save = () => {
     const site = readPlace(text);
     const parsed = StationSchema.safeParse({ ...held.value, name, site: site ?? null });
-    if (site === undefined) setFault('Write it as 41.2733, -38.5012: degrees north, then east.');
-    else if (!parsed.success) setFault('Give the station a name of up to 60 letters.');
-    else {
-      setFault(null);
-      void stations.save(parsed.data, held.version);
-    }
+    tell({
+      ...(!parsed.success &&
+        faultsOf(parsed.error, { name: 'Give the station a name of up to 60 letters.' })),
+      ...(site === undefined && { site: 'Write it as 41.2733, -38.5012: degrees north, then east.' }),
+    });
+    if (parsed.success && site !== undefined) void stations.save(parsed.data, held.version);
   };
   return (
     <form
+      ref={form}
+      noValidate
       className="space-y-2"
       onSubmit={(event) => {
         event.preventDefault();
         save();
       }}
     >
-      <LabelledText title="Name" value={name} set={setName} most={60} />
-      <LabelledText title="Site: latitude, longitude" value={text} set={setText} most={40} />
-      {fault && (
-        <p className="finding text-small" data-severity="error" role="alert">
-          {fault}
-        </p>
-      )}
+      <LabelledText title="Name" value={name} set={setName} most={60} fault={faults.name} />
+      <LabelledText
+        title="Site: latitude, longitude"
+        value={text}
+        set={setText}
+        most={40}
+        fault={faults.site}
+      />
       <button type="submit" className="btn btn-outline btn-sm">
         Save name and site
       </button>
