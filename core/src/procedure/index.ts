@@ -23,5 +23,5 @@ export * from './shortDrawn';
 export * from './step';
 export * from './turns';
 export * from './until';
-export { presses, visitOrder } from './visits';
+export { presses, slotsInTurn, visitOrder } from './visits';
 export * from './wayBack';

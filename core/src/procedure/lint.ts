@@ -80,7 +80,8 @@ export function stepSlips(description: Description): StepSlip[] {
   const { start, startNumber, before } = description.recipes;
   const first =
     slotsOf(description).find(({ number }) => number === startNumber)?.label ?? String(startNumber);
-  if (!start && !before.some((text) => showsWords([text], first)))
+  // What ends a sentence is no part of a label.
+  if (!start && !before.some((text) => showsWords([text.replace(/[.,;:!?)]+(?=\s|$)/g, '')], first)))
     slips.set('start', {
       path: '/recipes/before',
       slip: 'start-not-said',

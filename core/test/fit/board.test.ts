@@ -1,4 +1,12 @@
-import { type Board, boardFor, fitBoard, maySend, namesAreByKeys, talkers } from '@umbrex/core/fit';
+import {
+  type Board,
+  boardFor,
+  fitBoard,
+  maySend,
+  namesAreByKeys,
+  talkers,
+  unitKinds,
+} from '@umbrex/core/fit';
 import { groundsOf } from '@umbrex/core/grounds';
 import { type Description, PersonSchema } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
@@ -33,6 +41,56 @@ describe('columns of one kind whose holders differ', () => {
       // What is built to send by rule needs no licence of its holder.
       [shipped('pocket-radio').title, [uuid(602), uuid(603)]],
     ]);
+  });
+});
+
+describe('kinds that fit alike', () => {
+  const plain = { personId: null };
+  const kinds = unitKinds(
+    [
+      unit(1, 'page-handheld', plain),
+      unit(2, 'page-handheld', { ...plain, keeps: [60] }),
+      unit(3, 'page-handheld', { ...plain, keeps: [60, 61] }),
+      unit(4, 'page-handheld', { ...plain, names: 'later' }),
+      unit(5, 'page-handheld', {
+        ...plain,
+        holds: { what: 'read', on: DAY, places: [{ number: 45, values: null }] },
+      }),
+      unit(6, 'page-handheld', {
+        ...plain,
+        holds: { what: 'read', on: DAY, places: [{ number: 46, values: null }] },
+      }),
+      unit(7, 'page-handheld', { personId: licensed.id }),
+      unit(8, 'page-handheld', { personId: without.id }),
+      unit(9, 'page-handheld', plain),
+      unit(10, 'guided-handheld', plain),
+      unit(11, 'slot-alert', plain),
+      unit(12, 'slot-alert', { ...plain, alerts: { areas: ['099001'], weatherHz: 162_475_000 } }),
+      unit(13, 'slot-alert', { ...plain, alerts: { areas: ['099002'], weatherHz: 162_475_000 } }),
+      unit(14, 'repeater', { ...plain, carries: KELP.id }),
+      unit(15, 'repeater', plain),
+      unit(16, 'page-handheld', plain),
+    ],
+    SHIPPED,
+    groundsOf(
+      [
+        unit(7, 'page-handheld', { personId: licensed.id }),
+        unit(8, 'page-handheld', { personId: without.id }),
+      ],
+      [licensed, without],
+      [],
+      DAY,
+    ),
+    { carried: { kinds: {}, teams: {}, units: { [uuid(16)]: [uuid(1)] } } },
+  );
+  it('are told apart by whatever makes their fits differ, each by a key of its own', () => {
+    expect(
+      kinds
+        .map(({ units }) => units.map(({ id }) => Number(id.slice(-3))))
+        .filter(({ length }) => length > 1),
+    ).toEqual([[1, 9]]);
+    expect(kinds).toHaveLength(15);
+    expect(new Set(kinds.map(({ key }) => key)).size).toBe(kinds.length);
   });
 });
 

@@ -335,6 +335,8 @@ describe('one name by itself', () => {
     ['Ridge repeater', 10, MIXED, 'Ridge Rpt'],
     ['Gannet Top', 10, UPPER, 'GANNET TOP'],
     ['Gannet Top', 6, UPPER, 'GANNET'],
+    ['Gate seven', 6, UPPER, 'GATE 7'],
+    ['Lock twelve', 7, UPPER, 'LOCK 12'],
     ['Ålborg høy', 10, UPPER, 'ALBORG HY'],
     ['!!!', 6, UPPER, 'CH'],
   ];

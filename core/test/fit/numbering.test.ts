@@ -52,6 +52,22 @@ function tryAll(gain: readonly (readonly number[])[], row = 0, taken = new Set<n
   return best;
 }
 
+it('a channel that no set can hold has no number, and takes none from another', () => {
+  const far = channel('Far', 851.0125, null, { service: 'other', mode: 'digital' });
+  const near = channel('Near', 462.5625, 462.5625);
+  for (const channels of [
+    [far, near],
+    [near, far],
+  ]) {
+    const devices = [shipped('page-handheld'), shipped('guided-handheld')].map((d) => fitDevice(d));
+    const kinds = devices.map((device, i): NumberingKind => ({ key: `k${i}`, device, weight: 3 }));
+    const found = numberFleet(plan(channels), kinds, { last: {}, pins: {} });
+    const numberOf = (id: string) => found.channels.find((one) => one.channelId === id)?.number;
+    expect(numberOf(far.id)).toBeNull();
+    expect(numberOf(near.id)).toEqual(expect.any(Number));
+  }
+});
+
 describe('the assignment is the best there is', () => {
   it('on the example of SciPy’s manual for linear_sum_assignment (typed from memory), costs turned round', () => {
     const cost = [

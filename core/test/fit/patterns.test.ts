@@ -1,5 +1,6 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
+import { unknownMemory } from '@umbrex/core/memory';
 import { type Alerts, type Channel, factoryMemory, listItems, slotReader, slotsOf } from '@umbrex/core/model';
 import { drawn, valuesCard } from '@umbrex/core/procedure';
 import fc from 'fast-check';
@@ -254,6 +255,18 @@ describe('alert radios', () => {
     expect(
       fitted('menu-alert', alerts(['099001'], { weatherHz: 'unknown', reach: 'everywhere' })).findings,
     ).toEqual(['alert-transmitter-unknown', 'alert-everywhere']);
+  });
+  it('areas that may stand in places nobody looked at are told of where the set listens to its whole list, and only there', () => {
+    const unseen = (reach: Alerts['reach']) => {
+      const device = fitDevice(shipped('menu-alert'), unknownMemory(shipped('menu-alert')));
+      const { findings } = fitPlan({ ...plan([]), alerts: alerts(['099001'], { reach }) }, device);
+      return findings.filter(({ code }) => code === 'alert-areas-unseen');
+    };
+    const places = slotsOf(shipped('menu-alert')).filter(
+      ({ region }) => region.content.kind === 'areas',
+    ).length;
+    expect(unseen('list')).toEqual([{ code: 'alert-areas-unseen', severity: 'warning', places: places - 1 }]);
+    expect([unseen('one'), unseen('everywhere')]).toEqual([[], []]);
   });
   it('nothing is set where the group sets up none, or on a set that is no alert radio', () => {
     expect(fitted('menu-alert', null)).toEqual({ codes: [], settings: {}, findings: [] });

@@ -3,7 +3,7 @@ import { type Description, DescriptionSchema, type RecipeStep } from '@umbrex/co
 import { prove, stepSlips } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
-import { OSTREL } from '../support/plans';
+import { channel, OSTREL, plan, unit } from '../support/plans';
 
 /** A description with one step of its recipes changed, found by its path. */
 function withStep(
@@ -63,6 +63,15 @@ describe('the words of steps', () => {
       [PAGE, 'says-other-hold'],
     ]);
   });
+  it('figures of which the keys type more than zeros behind, or other ones', () => {
+    const FREQUENCY = '/recipes/set/rx/0';
+    const said = (figures: string) =>
+      slipsWith('wideband-receiver', FREQUENCY, () => ({ says: `Type the frequency ${figures}.` })).map(
+        ([, slip]) => slip,
+      );
+    expect([said('{mhz}'), said('{typed}')]).toEqual([[], []]);
+    for (const figures of ['1625', '4711', '20000000', '1000']) expect(said(figures)).not.toEqual([]);
+  });
   it('no promise, and one of what stood there before', () => {
     expect(slipsWith('page-handheld', PAGE, () => ({ shows: undefined }))).toEqual([
       [PAGE, 'promises-nothing'],
@@ -74,10 +83,42 @@ describe('the words of steps', () => {
   it('a start that the words do not name, where the steps do not bring it about', () => {
     const page = shipped('page-handheld');
     const { start: _, ...recipes } = page.recipes as NonNullable<Description['recipes']>;
-    expect(stepSlips({ ...page, recipes: { ...recipes, before: ['Stand on S5.'] } }).at(-1)).toMatchObject({
-      slip: 'start-not-said',
-      path: '/recipes/before',
-    });
+    const said = (...before: string[]) =>
+      stepSlips({ ...page, recipes: { ...recipes, before } }).filter(({ slip }) => slip === 'start-not-said');
+    expect(said('Stand on S5.')).toMatchObject([
+      { path: '/recipes/before', says: 'Stand on S5.', seen: 'R1' },
+    ]);
+    expect(said()).toHaveLength(1);
+    expect(said('Charge the pack.', 'Turn it on and go to R1.')).toEqual([]);
+    // As a word of its own: R10 is another place.
+    expect(said('Stand on R10.')).toHaveLength(1);
+  });
+  it('of each step of a place, typed by hand from what the description’s screens say', () => {
+    const weather = channel('Weather', 162.55, null, { service: 'weather' });
+    const { sheet } = prepare(plan([weather]), shipped('wideband-receiver'), unit(1, 'wideband-receiver'));
+    expect(sheet.steps.map(({ says, promises, hides }) => [says, promises, hides])).toEqual([
+      ['Switch the set off and on.', undefined, undefined],
+      ['Go to number 1.', '001', undefined],
+      ['Hold until it asks whether to wipe number 1.', 'WIPE 001', undefined],
+      ['Wipe it.', '- - -', undefined],
+      ['Open the list.', '31 HEAR ON', undefined],
+      ['Open it.', undefined, '001 __'],
+      ['Type the frequency 162.5500.', '16255000', undefined],
+      ['ENTER keeps 162.5500.', '001 __', undefined],
+      ['Choose SCAN SET.', '34 SCAN SET', undefined],
+      ['Open it.', undefined, '001 __'],
+      ['Turn to none.', 'none', undefined],
+      ['ENTER keeps none.', '001 __', undefined],
+      ['Choose TITLE.', '33 TITLE', undefined],
+      ['Open it.', undefined, '001 __'],
+      [
+        'Write Weather. Tap a key again for its next letter; wait where a pause is drawn.',
+        'Weather',
+        undefined,
+      ],
+      ['ENTER keeps the name.', '001 __', undefined],
+      ['Leave the list.', '001', '001 __'],
+    ]);
   });
   it('what the words say is gone must be gone: else the sheet does not prove', () => {
     const path = '/recipes/item/1';

@@ -1,4 +1,5 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
+import { factoryMemory } from '@umbrex/core/model';
 import {
   missChance,
   Round,
@@ -24,6 +25,33 @@ const stop = (i: number, hasPriority = false): Stop => ({
   tone: 'off',
   resumeMs: 2000,
   hasPriority,
+});
+
+it('a place whose number a setting of the whole set names has priority, also where nobody said how that stands', () => {
+  const FIELD = shipped('field-mobile');
+  const { memory } = (() => {
+    const fit = fitPlan(
+      {
+        ...plan([
+          channel('One', 154.25, null, { service: 'other' }),
+          channel('Two', 155.1625, null, { service: 'other', scan: 'priority' }),
+        ]),
+        country: 'other',
+      },
+      fitDevice(FIELD),
+    );
+    return { memory: memoryAfter(FIELD, fit.image) };
+  })();
+  const priority = (settings: Readonly<Record<string, number>>) =>
+    scanOf(FIELD, { ...memory, settings }).flatMap(({ number, hasPriority }) =>
+      hasPriority ? [number] : [],
+    );
+  expect(priority(memory.settings)).toEqual([2]);
+  // The list of numbers begins with NONE: 1 is place 1.
+  expect(priority({ ...memory.settings, prioA: 1 })).toEqual([1]);
+  expect(priority({ ...memory.settings, prioA: 0 })).toEqual([]);
+  // Not said: as from the factory.
+  expect(priority({})).toEqual(priority(factoryMemory(FIELD).settings));
 });
 
 /** Whether the set's own scanner, begun at 0, stops on a call before it ends; found out by letting it run. */

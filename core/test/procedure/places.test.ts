@@ -1,8 +1,16 @@
 import { wantedBy } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { heldFrom, readMemory, writeMemory } from '@umbrex/core/formats';
-import { heldMemory, heldOf } from '@umbrex/core/memory';
-import type { Held, HeldPlace, Plan, Unit } from '@umbrex/core/model';
+import { heldMemory, heldOf, unknownMemory } from '@umbrex/core/memory';
+import {
+  factoryMemory,
+  type Held,
+  type HeldPlace,
+  type Memory,
+  type Plan,
+  slotsOf,
+  type Unit,
+} from '@umbrex/core/model';
 import { drawPlaces } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -21,6 +29,42 @@ const state = (places: readonly HeldPlace[], more: Partial<Unit> = {}, settings:
 /** A place of the holder's own at the first free number. */
 const CAMP: HeldPlace = { number: 45, values: { rx: 151_820_000, title: 'CAMP' } };
 const dispatch = channel('Dispatch', 155.34, null);
+
+describe('the memory as it is drawn', () => {
+  const nothing = { keeps: [], wrote: [], overwrites: [], erases: [] };
+  const drawn = (description: typeof PAGE, now: Memory) =>
+    drawPlaces(description, { slots: new Map(), settings: {} }, now, nothing);
+  it('places that hold nothing stand as one run up to the next that holds something', () => {
+    const { memory } = heldMemory(PAGE, read([CAMP, { number: 48, values: { rx: 151_940_000 } }], {}));
+    const [block] = drawn(PAGE, memory).find(({ kind }) => kind === 'free')?.blocks ?? [];
+    const [first, second, third, fourth] = block?.places ?? [];
+    const own = PAGE.regions.find(({ id }) => id === 'own');
+    expect([first, second, third, fourth].map((one) => [one?.number, one?.state, one?.run])).toEqual([
+      [own?.first, CAMP.number === own?.first ? 'own' : 'empty', 1],
+      ...(CAMP.number === own?.first
+        ? [
+            [46, 'empty', 2],
+            [48, 'own', 1],
+            [49, 'empty', (own?.first ?? 0) + (own?.count ?? 0) - 49],
+          ]
+        : []),
+    ]);
+    expect(second).toMatchObject({
+      label: expect.any(String),
+      lastLabel: third ? expect.not.stringMatching(second?.label ?? '') : '',
+    });
+  });
+  it('what nobody looked at is a run of its own, and no place is left out', () => {
+    for (const description of SHIPPED)
+      for (const memory of [factoryMemory(description), unknownMemory(description)]) {
+        const places = drawn(description, memory).flatMap(({ blocks }) => blocks.flatMap((b) => b.places));
+        expect(places.reduce((sum, { run }) => sum + run, 0)).toBe(slotsOf(description).length);
+        for (const { run, state: is } of places) if (run > 1) expect(['empty', 'unseen']).toContain(is);
+      }
+    const [block] = drawn(PAGE, unknownMemory(PAGE)).find(({ kind }) => kind === 'free')?.blocks ?? [];
+    expect(block?.places.map(({ state: is }) => is)).toEqual(['unseen']);
+  });
+});
 
 describe('what a set holds now', () => {
   it('stays where it is while there is another place: the plan goes to the next empty number', () => {

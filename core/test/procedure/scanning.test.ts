@@ -48,6 +48,18 @@ describe('a scan', () => {
     expect(device.screen()).toEqual(['SCAN 1-3', 'Pilots']);
     expect(device.caught().catches.map(({ number }) => number)).toEqual([3]);
   });
+  it('without a scan its speaker has the place it stands on, while somebody sends what that waits for', () => {
+    const device = scanner([pilots, harbour]);
+    const first = { number: 1, hz: 156_325_000 };
+    device.receive([on(152.9, 0, 60_000)]);
+    expect(device.speaker()).toBeNull();
+    device.receive([on(156.325, 0, 60_000, '100.0')]);
+    expect(device.speaker()).toBeNull();
+    device.receive([on(156.325, 0, 2000, '82.5')]);
+    expect(device.speaker()).toEqual(first);
+    wait(device, 3000);
+    expect(device.speaker()).toBeNull();
+  });
   it('does not stop for another tone than the one it waits for', () => {
     const device = scanner([harbour, pilots]);
     device.receive([on(156.325, 0, 60_000, '100.0')]);
