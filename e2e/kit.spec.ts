@@ -82,8 +82,37 @@ test('what is wrong in a form stands at its field, which takes the focus', async
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(name).toBeFocused();
   await expect(name).toHaveAttribute('aria-invalid', 'true');
-  await expect(name).toHaveAccessibleDescription('The name is empty or too long.');
+  await expect(name).toHaveAccessibleDescription('Give their name.');
   page.on('dialog', (dialog) => void dialog.accept());
+  // Several at once, each at its own field: the first takes the focus, also when nothing was mended since.
+  await open(page, `${await planPath(page)}/nets`);
+  await ready(page);
+  await page.getByLabel('A new net or event').fill('Kit net');
+  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  const [net, begins, zone] = [
+    page.getByRole('textbox', { name: 'Name', exact: true }),
+    page.getByLabel(/^Begins/),
+    page.getByLabel(/^Time zone/),
+  ];
+  await net.fill('x'.repeat(300));
+  await begins.fill('');
+  await zone.fill('Nowhere');
+  const save = page.getByRole('button', { name: 'Save', exact: true });
+  await save.click();
+  await expect(net).toBeFocused();
+  await expect(net).toHaveAccessibleDescription('At most 60 letters.');
+  await expect(begins).toHaveAccessibleDescription('Give the day and the time.');
+  await expect(zone).toHaveAccessibleDescription('Write a time zone such as America/New_York.');
+  await save.click();
+  await expect(net).toBeFocused();
+  await net.fill('Kit net');
+  await begins.fill('2026-12-01T19:00');
+  await save.click();
+  await expect(zone).toBeFocused();
+  await expect(net).toHaveAttribute('aria-invalid', 'false');
+  await zone.fill('Europe/Berlin');
+  await save.click();
+  await expect(page.getByText(/^Kit net/).first()).toBeVisible();
 });
 
 test('from a channel in the list to the first field of its form are at most fifteen steps of Tab', async ({

@@ -18,9 +18,7 @@ export function NetLine({ net, channel, nowMs }: { net: Net; channel: string | n
       <span className="font-mono">
         {day} {time}
       </span>{' '}
-      <span className="muted">
-        {zone} ({utc} UTC)
-      </span>
+      <span className="muted">{zone === 'UTC' ? zone : `${zone} (${utc} UTC)`}</span>
       {channel && <span>, on {channel}</span>}
       {net.leader && <span className="muted">, led by {net.leader}</span>}
     </span>

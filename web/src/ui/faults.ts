@@ -29,8 +29,11 @@ export function useFaults<E extends HTMLElement = HTMLFormElement>(): {
   const form = useRef<E>(null);
   const [faults, tell] = useState<Faults>({});
   useEffect(() => {
-    if (Object.keys(faults).length > 0)
-      form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+    if (Object.keys(faults).length === 0) return;
+    const first = form.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+    // In a part that is closed nobody would see it.
+    first?.closest('details')?.setAttribute('open', '');
+    first?.focus();
   }, [faults]);
   return { form, faults, tell };
 }
