@@ -1,9 +1,14 @@
+import { randomUUID } from 'node:crypto';
 import ICAL from 'ical.js';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 
 const { ensureWorkspace } = await import('../../demo/load');
 const { getDb } = await import('../src/server/db');
 const { icsOf } = await import('../src/server/calendar');
+const { loadDesk } = await import('../src/server/desk');
+const { firstWorkspace } = await import('../src/server/repositories/workspaces');
+const { brokenThings } = await import('../src/server/store/store');
+const { todayView } = await import('../src/server/views/today');
 const { send, Visitor, visitorAs } = await import('./routes');
 
 const db = getDb();
@@ -14,6 +19,12 @@ beforeAll(async () => {
 });
 beforeEach(() => db('attempt').delete());
 afterAll(() => db.destroy());
+
+async function workspaceOf() {
+  const first = await firstWorkspace(db);
+  if (!first) throw new Error('no workspace');
+  return first;
+}
 
 /** Read by another library than wrote it, with its own time zones. */
 function read(text: string) {
@@ -101,6 +112,56 @@ describe('a calendar file', () => {
     expect(titles(own).some((text) => /Ask again|permission/.test(text))).toBe(false);
     const ids = whole.map(({ uid }) => uid);
     expect(new Set(ids).size).toBe(ids.length);
+  });
+  it('is not stopped by a day that there is not: it is refused, and one from before is a broken row', async () => {
+    const net = (startsAt: string) => ({
+      id: randomUUID(),
+      name: `At ${startsAt}`,
+      startsAt,
+      timeZone: 'UTC',
+      repeats: 'weekly',
+    });
+    const add = (startsAt: string) => send('POST', '/api/nets', {}, { value: net(startsAt) });
+    for (const bad of [
+      '2026-13-45T29:99',
+      '0000-01-01T00:00',
+      '9999-12-31T23:59',
+      '2026-02-30T19:00',
+      '2026-12-01',
+    ])
+      expect(await add(bad)).toMatchObject({
+        status: 400,
+        body: { findings: [{ path: '/value/startsAt', detail: expect.stringMatching(/^(a day|is)/) }] },
+      });
+    const { status, body } = await add('2199-12-31T23:59');
+    expect(status).toBe(201);
+    const { id } = body.value;
+    const calendar = async () => {
+      const answer = await send('GET', '/api/plans/[planId]/calendar', { planId });
+      return [answer.status, read(answer.body).filter(({ uid }) => uid.includes(id)).length];
+    };
+    const today = async () => {
+      const { id: workspaceId, name } = await workspaceOf();
+      const workspace = { id: workspaceId, name };
+      const desk = await loadDesk(
+        db,
+        { accountId: null, name: '', role: 'coordinator', personId: null, workspace },
+        planId,
+        'published',
+      );
+      return desk && (await todayView(desk)).nets.some((one) => one.id === id);
+    };
+    expect([await calendar(), await today()]).toEqual([[200, 1], true]);
+    await db('net')
+      .where({ id })
+      .update({ document: JSON.stringify({ ...body.value, startsAt: '2026-13-45T29:99' }) });
+    try {
+      expect([await calendar(), await today()]).toEqual([[200, 0], false]);
+      const broken = await brokenThings(db, (await workspaceOf()).id);
+      expect(broken).toMatchObject([{ kind: 'net', id }]);
+    } finally {
+      await db('net').where({ id }).delete();
+    }
   });
   it('is followed by a secret link, that ends and is taken back', async () => {
     const nobody = new Visitor('192.0.2.81');
