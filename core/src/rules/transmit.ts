@@ -43,7 +43,6 @@ export function transmitRule(
   if (channel.transmitHz === null) return listen({ code: 'listen-only-by-plan', severity: 'note' });
   if (!hasTables(context.country)) return { may: 'unknown', finding: withoutTables(context.country) };
   const rows = ruleRows(channel, context);
-  if (rows.length === 0) return listen(outsideAll(channel, context));
   const answers = rows.map((row) => oneRow(row, device, context, sender, channel.mode));
   const best =
     answers.find((answer) => answer.may === 'transmit') ?? answers.find((answer) => answer.may === 'unknown');

@@ -9,7 +9,7 @@ import {
 } from '@umbrex/core/model';
 import { drawPlaces, loadByFile, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
-import { KEYED, shipped } from '../support/devices';
+import { KEYED, SHIPPED, shipped } from '../support/devices';
 import { channel, plan } from '../support/plans';
 
 const AMATEUR = shipped('amateur-handheld');
@@ -43,6 +43,37 @@ describe('where a set has a transmitter (its own bands; the rules are asked afte
       'unknown',
       ['transmit-unknown warning'],
     ]));
+});
+
+describe('where a set has no place for a channel at all', () => {
+  it('it is said what it cannot receive', () => {
+    const far = channel('Far', 154.25, null, { service: 'other' });
+    const [cell] = fitPlan({ ...plan([far]), country: 'other' }, fitDevice(shipped('pocket-radio'))).cells;
+    expect([cell?.verdict, cell?.slot, cell?.findings]).toEqual([
+      'no',
+      null,
+      [{ code: 'cannot-receive', severity: 'error', receiveHz: far.receiveHz }],
+    ]);
+  });
+  it('every finding says what it is, for whatever channel on whatever set', () => {
+    const channels = [
+      ...[121.5, 146.52, 151.82, 154.25, 156.8, 162.55, 446.00625, 462.5625, 467.5625, 851.0125].map((mhz) =>
+        channel(`At ${mhz}`, mhz, null, { service: 'other' }),
+      ),
+      channel('Pair', 462.65, 467.65, { transmitTone: '254.1', receiveTone: 'D754I' }),
+      channel('Digital', 462.575, 462.575, { mode: 'digital' }),
+      channel('Quiet', 151.94, 151.94, { service: 'murs', receiveTone: 'unknown', transmitTone: 'unknown' }),
+    ];
+    for (const description of SHIPPED)
+      for (const country of ['US', 'AU', 'other', 'unknown'] as const)
+        for (const { findings, channelId } of fitPlan({ ...plan(channels), country }, fitDevice(description))
+          .cells)
+          for (const finding of findings)
+            expect(finding, `${description.id} ${channelId}`).toMatchObject({
+              code: expect.stringMatching(/^[a-z][a-z-]+$/),
+              severity: expect.stringMatching(/^(note|warning|error)$/),
+            });
+  });
 });
 
 describe('what a set is too wide for (47 CFR 95.1773: 12.5 kHz on the 467 MHz channels)', () => {

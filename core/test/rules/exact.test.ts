@@ -2,10 +2,12 @@ import { SERVICES, type Service } from '@umbrex/core/facts';
 import {
   ANYBODY,
   aliasesOf,
+  closedService,
   type HeldLicence,
   mustStayQuiet,
   NO_GROUNDS,
   neverTested,
+  personFinding,
   type RuleContext,
   ruleRows,
   type Sender,
@@ -211,6 +213,12 @@ describe('power', () => {
       'amateur-2m',
       1500,
     ]);
+    expect(ruleRows(ask(146.58), US).map(({ channel: row }) => row)).toEqual([undefined]);
+    expect(answer(ask(146.58), by([has('amateur')]), US, FIXED).slice(0, 3)).toEqual([
+      'transmit',
+      'amateur-2m',
+      1500,
+    ]);
   });
   it('of a row without a limit is the fixed station’s', () => {
     const table = {
@@ -302,6 +310,50 @@ describe('rows', () => {
     ).toBeUndefined();
     expect(neverTested({ receiveHz: 156_800_000 }, US)?.number).toBe('16');
     expect(neverTested({ receiveHz: 156_800_000 }, { country: 'EU' })?.number).toBe('16');
+  });
+  it('a channel that is only listened to closes whatever comes in on it or goes out to it', () => {
+    const closed = (receiveHz: number, transmitHz: number, context = US) =>
+      closedService({ receiveHz, transmitHz }, context)?.id;
+    expect([closed(162_550_000, 1), closed(1, 162_550_000), closed(1, 2)]).toEqual([
+      'weather',
+      'weather',
+      undefined,
+    ]);
+    expect(closed(462_562_500, 462_562_500)).toBeUndefined();
+    expect(closed(162_550_000, 1, { country: 'US', tables: [SERVICES.murs] })).toBeUndefined();
+    expect(closed(162_550_000, 1, { country: 'US', tables: [SERVICES.weather] })).toBe('weather');
+  });
+  it('a band in which nobody transmits, in tables of somebody’s own: said with its section', () => {
+    const service: Service = {
+      ...SERVICES['amateur-2m'],
+      licence: 'closed',
+      licenceCitation: 'section 1',
+      channels: [],
+    };
+    const context = { country: 'US', tables: [service] };
+    expect(transmitRule(ask(146.58), HAND as never, context, by([has('amateur')]))).toEqual({
+      may: 'listen',
+      finding: { code: 'nobody-transmits-here', severity: 'error', source: 'section 1' },
+    });
+    const [row] = ruleRows(ask(146.58), context);
+    if (!row) throw new Error('no row');
+    // Whatever licence somebody has of that name.
+    expect(personFinding([has('amateur-2m'), has('amateur-2m', 'employer')], row, DAY)?.code).toBe(
+      'licence-does-not-cover',
+    );
+  });
+  it('of several services on a frequency one that must stay quiet is enough', () => {
+    const rows = SERVICES.murs.channels.slice(0, 1);
+    const plain: Service = { ...SERVICES.murs, channels: rows };
+    const agency: Service = { ...plain, id: 'agency' as Service['id'], publicSafety: true };
+    const quiet = (...tables: Service[]) =>
+      mustStayQuiet({ receiveHz: rows[0]?.receiveHz ?? 0 }, { country: 'US', tables });
+    expect([quiet(plain), quiet(agency), quiet(plain, agency), quiet(agency, plain)]).toEqual([
+      false,
+      true,
+      true,
+      true,
+    ]);
   });
   it('a service touches a channel by either of its frequencies', () => {
     expect(touchedService({ receiveHz: 1, transmitHz: 467_650_000 }, US)?.id).toBe('gmrs');
