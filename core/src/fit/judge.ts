@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index';
-import { type AirContent, type Channel, kindOf, type Slot, wantedReceiveTone } from '../model/index';
+import { type AirContent, type Channel, canSend, kindOf, type Slot, wantedReceiveTone } from '../model/index';
 import { transmitRule } from '../rules/index';
 import { belonging } from './belongs';
 import { type FitDevice, fixedSlotsOn, freeSlotsFor } from './device';
@@ -35,17 +35,16 @@ function inSlots(
   slots: readonly Slot[],
   place: (slot: Slot) => ReturnType<typeof placeListen>,
 ): Pick<Judgement, 'slots' | 'at' | 'contentAt'> {
-  const byRegion = new Map<Slot['region'], Placement | null>();
-  const bySlot = new Map<number, Placement | null>();
+  const known = new Map<Slot['region'] | number, Placement | null>();
   /** Right but for its slot, where slots are alike. */
   const tried = (slot: Slot): Placement | null => {
-    const isLike = !slot.fixed && !filled.has(slot.number);
-    const known = isLike ? byRegion.get(slot.region) : bySlot.get(slot.number);
-    if (known !== undefined) return known;
-    const placed = place(slot);
-    const placement = placed.ok ? placed.placement : null;
-    if (isLike) byRegion.set(slot.region, placement);
-    else bySlot.set(slot.number, placement);
+    const like = slot.fixed || filled.has(slot.number) ? slot.number : slot.region;
+    let placement = known.get(like);
+    if (placement === undefined) {
+      const placed = place(slot);
+      placement = placed.ok ? placed.placement : null;
+      known.set(like, placement);
+    }
     return placement;
   };
   const at = (slot: Slot) => {
@@ -96,7 +95,7 @@ function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: 
     return listen([{ code: 'only-receives', severity: 'note' }]);
 
   const rule = transmitRule(planned, device.description, policy, device.sender);
-  const slots = talkSlots(device, channel);
+  const slots = talkSlots(device, channel, channel.transmitHz);
   if (slots.length === 0) {
     const reason: Finding =
       kindOf(channel) === 'repeater'
@@ -140,16 +139,14 @@ function judgeAs(device: FitDevice, channel: Channel, planned: Channel, policy: 
 }
 
 /** The slots whose pair this is, then the free ones when the set can transmit there. */
-function talkSlots(device: FitDevice, channel: Channel): Slot[] {
-  const fixed = fixedSlotsOn(device, channel).filter((slot) => slot.fixed?.transmitHz === channel.transmitHz);
-  const transmit = device.description.transmit;
-  const hz = channel.transmitHz;
-  const inBand =
-    transmit !== 'unknown' &&
-    hz !== null &&
-    transmit.bands.some((band) => hz >= band.fromHz && hz <= band.toHz);
-  return inBand ? [...fixed, ...freeSlotsFor(device, channel).filter((slot) => !isReceiveOnly(slot))] : fixed;
+function talkSlots(device: FitDevice, channel: Channel, transmitHz: number): Slot[] {
+  const fixed = fixedSlotsOn(device, channel).filter((slot) => slot.fixed?.transmitHz === transmitHz);
+  return canSend(device.description, transmitHz)
+    ? [...fixed, ...freeSlotsFor(device, channel).filter((slot) => !isReceiveOnly(slot))]
+    : fixed;
 }
+
+const isSilent = ({ fixed }: Slot) => fixed?.transmitHz === null;
 
 function judgeListening(
   device: FitDevice,
@@ -159,14 +156,15 @@ function judgeListening(
   reasons: readonly Finding[],
 ): Judged {
   const there = fixedSlotsOn(device, channel);
-  const silent = there.filter((slot) => slot.fixed?.transmitHz === null);
-  const loud = there.filter((slot) => slot.fixed?.transmitHz !== null);
   // A slot that cannot send is best for listening; then a free one, where sending may be forbidden; then one that sends.
   // Of the free ones those that never send come first: nothing needs to be forbidden there.
   const places = freeSlotsFor(device, channel);
-  const deaf = places.filter(isReceiveOnly);
-  const free = places.filter((slot) => !isReceiveOnly(slot));
-  const slots = [...silent, ...deaf, ...free, ...loud];
+  const slots = [
+    ...there.filter(isSilent),
+    ...places.filter(isReceiveOnly),
+    ...places.filter((slot) => !isReceiveOnly(slot)),
+    ...there.filter((slot) => !isSilent(slot)),
+  ];
   const unlawful = reasons.some(isUnlawful);
   const tones = listenTones(device, wantedReceive);
   const place = (slot: Slot): Placed => {

@@ -10,13 +10,15 @@ const reach = `${YEARS.first} to ${YEARS.last}`;
 const A_TIME = 'a day and a time, as 2026-12-01T19:00';
 
 /** A day that there is, as YYYY-MM-DD. */
-export const DaySchema = z.iso.date('a day, as 2026-12-01').refine(isInReach, `a day of the years ${reach}`);
+export const DaySchema = z.iso
+  .date({ error: 'a day, as 2026-12-01', abort: true })
+  .refine(isInReach, `a day of the years ${reach}`);
 
 /** A day, or that nobody knows it. */
 export const DayOrUnknownSchema = z.union([DaySchema, z.literal('unknown')]);
 
 /** A day and a time that clocks can show, as 2026-12-01T19:00, in no zone. */
 export const LocalTimeSchema = z.iso
-  .datetime({ local: true, precision: -1, message: A_TIME })
-  .refine((text) => !text.endsWith('Z'), A_TIME)
+  .datetime({ local: true, precision: -1, error: A_TIME, abort: true })
+  .refine((text) => !text.endsWith('Z'), { error: A_TIME, abort: true })
   .refine(isInReach, `a day of the years ${reach}`);

@@ -37,6 +37,12 @@ describe('a day is one that there is, in years that a group lives in', () => {
     expect(DayOrUnknownSchema.safeParse(day).success).toBe(is || day === 'unknown');
     expect(LocalTimeSchema.safeParse(`${day}T19:00`).success).toBe(is);
   });
+  it('what is none is told once', () => {
+    for (const wrong of ['last week', '', '9999-12-31', '2026-13-01'])
+      expect(DaySchema.safeParse(wrong).error?.issues, wrong).toHaveLength(1);
+    for (const wrong of ['last week', '', '9999-12-31T19:00', '2026-12-01T29:99', '0001-12-01T19:00Z'])
+      expect(LocalTimeSchema.safeParse(wrong).error?.issues, wrong).toHaveLength(1);
+  });
   it.each([
     ['00:00', true],
     ['23:59', true],
