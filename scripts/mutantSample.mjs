@@ -213,5 +213,8 @@ async function worker() {
     const by = /FAIL\s+(\S+\.test\.ts)/.exec(wrote)?.[1];
     if (by) kills.set(by, (kills.get(by) ?? 0) + 1);
     if (status === 0) lived.push(change);
+    // A run that ends otherwise than by a failed test or its time says nothing of the change.
+    else if (status !== null && !by)
+      fail(`The tests did not run on ${change.file}:${change.line}:\n${wrote.slice(-2000)}`);
   }
 }
