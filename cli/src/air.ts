@@ -3,17 +3,10 @@ import { commonGround, memberNamed } from '@umbrex/core/common';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readPlan } from '@umbrex/core/formats';
 import { groundsOf } from '@umbrex/core/grounds';
-import {
-  type Channel,
-  DaySchema,
-  type Description,
-  type Person,
-  type Plan,
-  type Station,
-  type Unit,
-} from '@umbrex/core/model';
+import type { Channel, Description, Person, Plan, Station, Unit } from '@umbrex/core/model';
 import { type AirFleet, type AirState, fleetOnAir, reachSaid, repeatersOn } from '@umbrex/core/onAir';
 import {
+  dayOf,
   type Outcome,
   parseOptions,
   readDevices,
@@ -83,14 +76,6 @@ function around(
 /** A file that may be left out. */
 function optional<T>(path: string | undefined, read: (text: string) => Result<T>): Result<T | undefined> {
   return path === undefined ? { ok: true, value: undefined, findings: [] } : readFile(path, read);
-}
-
-/** The day that licences and leave are asked for. @throws UsageError for one that is none */
-function dayOf(on: string | undefined): string {
-  const day = on ?? new Date().toISOString().slice(0, 10);
-  const read = DaySchema.safeParse(day);
-  if (!read.success) throw new UsageError();
-  return read.data;
 }
 
 /** The one channel of that name, or that is called so. @throws UsageError where there is none, or several */

@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import type { Finding, Result } from '@umbrex/core/findings';
 import { readDescription, shapeFindings } from '@umbrex/core/formats';
 import {
+  DaySchema,
   type Description,
   type Person,
   PersonSchema,
@@ -21,6 +22,13 @@ export interface Outcome {
 }
 
 export class UsageError extends Error {}
+
+/** A day, today's where none is said. @throws UsageError for one that is none */
+export function dayOf(text: string | undefined): string {
+  const read = DaySchema.safeParse(text ?? new Date().toISOString().slice(0, 10));
+  if (!read.success) throw new UsageError();
+  return read.data;
+}
 
 export function parseOptions(words: readonly string[]) {
   try {

@@ -3,7 +3,7 @@ import { readDescription } from '@umbrex/core/formats';
 import { placesOfSet, readOnSet, readTone } from '@umbrex/core/listing';
 import { bareChannel, sameOnAir } from '@umbrex/core/model';
 import { type HeldLicence, transmitRule } from '@umbrex/core/rules';
-import { type Outcome, parseOptions, readFile, UsageError } from './read';
+import { dayOf, type Outcome, parseOptions, readFile, UsageError } from './read';
 
 export function tone(text: string): Outcome {
   const { tone: found, questions } = readTone(text);
@@ -53,7 +53,7 @@ export function rules(words: readonly string[]): Outcome {
   const device = readFile(path, readDescription);
   if (!device.ok) return { ok: false, json: { ok: false, file: path, findings: device.findings } };
   const licences = (values.licence ?? []).map(licenceOf);
-  const day = dayOf(values.today ?? new Date().toISOString().slice(0, 10));
+  const day = dayOf(values.today);
   const { country } = SERVICES[id];
   const rule = transmitRule(
     bareChannel({ name: row.name, receiveHz: row.receiveHz, transmitHz: row.transmitHz, service: id }),
@@ -75,11 +75,4 @@ function licenceOf(text: string): HeldLicence {
   if (!isKnown || more.length > 0) throw new UsageError();
   if (holds !== 'own' && holds !== 'family' && holds !== 'employer') throw new UsageError();
   return { service, holds, expires: expires === 'unknown' ? expires : dayOf(expires) };
-}
-
-/** A calendar day. @throws UsageError for anything else */
-function dayOf(text: string): string {
-  const day = new Date(`${text}T00:00:00Z`);
-  if (Number.isNaN(day.getTime()) || day.toISOString().slice(0, 10) !== text) throw new UsageError();
-  return text;
 }

@@ -1,5 +1,5 @@
 import { type ReactNode, type RefObject, useId } from 'react';
-import { useFault } from './fault';
+import { useFault } from './faults';
 
 /** What ties a field to its title, its help and what is wrong with it. */
 export interface Tied {

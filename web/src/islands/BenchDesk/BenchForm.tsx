@@ -15,6 +15,7 @@ import type { useBenchDesk } from './useBenchDesk';
 
 const { fields: BENCH } = THINGS.bench;
 type Desk = ReturnType<typeof useBenchDesk>;
+
 /** What a bench day begins with: when, who, with what, and which sets. */
 export function BenchForm({
   day: saved,
