@@ -55,15 +55,21 @@ describe('the form of a bench day', () => {
     [{ stands: '-1' }, { stands: 'A number from 0 to 20.' }],
     [{ standMin: '0' }, { standMin: 'Minutes, from 1 to 240.' }],
     [{ standMin: '241' }, { standMin: 'Minutes, from 1 to 240.' }],
-    [people(['08:30', '13:00']), { 'people.0.fromMin': 'Give a time within the day.' }],
-    [people(['09:00', '13:30']), { 'people.0.toMin': 'Give a time within the day.' }],
+    [people(['08:30', '13:00']), { 'people.0.fromMin': 'Give a time from 09:00 to 13:00.' }],
+    [people(['09:00', '13:30']), { 'people.0.toMin': 'Give a time from 09:00 to 13:00.' }],
     [people(['11:00', '10:00']), { 'people.0.toMin': 'Give a time after they come.' }],
     [people(['11:00', '11:00']), { 'people.0.toMin': 'Give a time after they come.' }],
     [
       people(['', '']),
-      { 'people.0.fromMin': 'Give a time within the day.', 'people.0.toMin': 'Give a time within the day.' },
+      {
+        'people.0.fromMin': 'Give a time from 09:00 to 13:00.',
+        'people.0.toMin': 'Give a time from 09:00 to 13:00.',
+      },
     ],
-    [people(['09:00', '13:00'], ['13:00', '13:00']), { 'people.1.fromMin': 'Give a time within the day.' }],
+    [
+      people(['09:00', '13:00'], ['13:00', '13:00']),
+      { 'people.1.fromMin': 'Give a time from 09:00 to 13:00.' },
+    ],
     [{ setIds: Array.from({ length: 301 }, (_, i) => id(i)) }, { setIds: 'At most 300 sets on a day.' }],
   ] as [Partial<BenchTexts>, Record<string, string>][])(
     '%j: said at its field, and nothing else is taken for it',

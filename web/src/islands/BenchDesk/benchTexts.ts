@@ -64,8 +64,6 @@ const WORDS: Faults = {
   lastsMin: 'Give a time at least ten minutes after it begins.',
   stands: 'A number from 0 to 20.',
   standMin: 'Minutes, from 1 to 240.',
-  'people.fromMin': 'Give a time within the day.',
-  'people.toMin': 'Give a time within the day.',
   setIds: 'At most 300 sets on a day.',
   masterIds: 'At most 40 sets to copy from.',
   people: 'At most 100 people.',
@@ -98,7 +96,9 @@ export function readBench(
     setIds: texts.setIds,
     masterIds: texts.masterIds,
   });
-  const faults: Record<string, string> = { ...(read.success ? {} : faultsOf(read.error, WORDS)) };
+  const within = `Give a time from ${texts.from} to ${texts.to}.`;
+  const words = { ...WORDS, 'people.fromMin': within, 'people.toMin': within };
+  const faults: Record<string, string> = { ...(read.success ? {} : faultsOf(read.error, words)) };
   // Where the hours of the day itself are wrong, those of its people cannot be told.
   const hasHours = faults.beginsMin === undefined && faults.lastsMin === undefined;
   for (const [i, { comes, goes }] of texts.people.entries()) {
@@ -108,8 +108,8 @@ export function readBench(
       delete faults[toAt];
       continue;
     }
-    if (since(comes) >= lastsMin) faults[fromAt] ??= 'Give a time within the day.';
-    else if (since(goes) > lastsMin) faults[toAt] ??= 'Give a time within the day.';
+    if (since(comes) >= lastsMin) faults[fromAt] ??= within;
+    else if (since(goes) > lastsMin) faults[toAt] ??= within;
     else if (since(goes) <= since(comes)) faults[toAt] ??= 'Give a time after they come.';
   }
   return read.success && Object.keys(faults).length === 0
