@@ -27,7 +27,7 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
           <Empty>
             No device is in the list yet.{' '}
             <a className="link" href={`/plans/${plan.id}/devices`}>
-              Add one under Gather
+              Add one under Devices
             </a>
             , and this board shows what it can do with the plan.
           </Empty>

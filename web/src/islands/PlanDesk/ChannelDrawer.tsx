@@ -101,7 +101,7 @@ export function ChannelDrawer(props: Props) {
             })}
           </ul>
         ) : (
-          <p>No device is in the list yet. Add one under Gather.</p>
+          <p>No device is in the list yet. Add one under Devices.</p>
         )}
       </section>
       <MayTransmit
