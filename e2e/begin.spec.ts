@@ -24,7 +24,7 @@ test('a new coordinator comes from an empty database to the printed sheet of a s
     // Before anybody has said whose rules apply, a line is read by none.
     const line = page.getByRole('textbox', { name: /Entry line/ });
     await line.fill('ch 7 82.5');
-    await expect(page.getByText(/no tables of this plan’s country are here/)).toBeVisible();
+    await expect(page.getByText(/each service counts its own way/)).toBeVisible();
     await line.fill('');
     const again = page.waitForEvent('load');
     await page.getByLabel('Whose rules').selectOption('United States');

@@ -10,12 +10,20 @@ import {
 } from './collected';
 import { takeDigital } from './digital';
 import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
-import { isServiceWord, LETTERED, numberAfter, serviceBehind, serviceOfWord } from './numbered';
+import { isServiceWord, LETTERED, letteredAt, numberAfter, serviceBehind, serviceOfWord } from './numbered';
 import { takeNumber, takeSigned } from './numbers';
 import { say, severalModes } from './sayings';
 import { type Token, tokensOf } from './tokens';
-import { looksLikeTone } from './tone';
-import { encodeOnly, forbidding, isForbidden, letterBefore, noToneOf, offsetInWords } from './wordings';
+import { looksLikeTone } from './toneShape';
+import {
+  encodeOnly,
+  forbidding,
+  isForbidden,
+  letterBefore,
+  noToneOf,
+  offsetInWords,
+  offsetWord,
+} from './wordings';
 import {
   CHANNEL_WORDS,
   DIRECT_WORDS,
@@ -114,15 +122,15 @@ function step(state: State, i: number): number {
     got.listen = true;
     return forbidden;
   }
-  const said = noToneOf(state, i) || encodeOnly(state, i) || offsetInWords(state, i);
+  const said = noToneOf(state, i) || encodeOnly(state, i) || offsetInWords(state, i) || offsetWord(state, i);
   if (said > 0) return said;
   const phrase = phraseAt(tokens, i);
   if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
   if (takeMark(state, token, i)) return 1;
-  const lettered = !state.got.channel && LETTERED.get(token.lower);
+  const lettered = got.channel ? undefined : letteredAt(tokens, i);
   if (lettered) {
-    got.channel = { ...lettered, start: token.start, end: token.end };
-    return 1;
+    got.channel = lettered.channel;
+    return lettered.used;
   }
   const sign = got.frequencies.length > 0 || got.channel ? OFFSET_WORDS[token.lower] : undefined;
   if (sign) return takeOffsetWord(state, token, i, sign);
@@ -325,7 +333,9 @@ function takeDirection(state: State, token: Token, i: number): boolean {
   const { got, tokens } = state;
   const after = tokens[i + 1];
   // `R 100.0` is a tone that is heard; `R 20` is a repeater.
-  const isHeard = token.lower === 'r' && /^\d{2,3}\.\d+$/.test(after?.text ?? '');
+  const isHeard =
+    token.lower === 'r' && looksLikeTone(after?.text ?? '') && !/^\d{2}$/.test(after?.text ?? '');
+  if (isHeard && isRepeaterOrHeard(state, i)) return askLetter(state, token);
   const direction = isHeard ? 'hear' : DIRECTION_WORDS[token.lower];
   if (!direction) return false;
   // Which of the two it means is asked, or the table of the pair knows.
@@ -341,6 +351,23 @@ function takeDirection(state: State, token: Token, i: number): boolean {
     after === undefined && got.tones.length === 0 && !got.repeater && got.offsetHz === undefined;
   if (isAlone && saysNoMore && /^(rx|receive)$/.test(token.lower)) got.listen = true;
   return directLast(state, i, direction);
+}
+
+/** `462.725 R 141.3`: of the frequency it says repeater, of the tone that it is heard, and nothing else in the line says which. */
+function isRepeaterOrHeard({ got, tokens }: State, i: number): boolean {
+  const isBehindPlace = [...got.frequencies, got.channel].some((place) => place?.end === tokens[i - 1]?.end);
+  const saysMore = tokens.some(
+    ({ lower }, k) =>
+      k !== i && (REPEATER_WORDS.has(lower) || DIRECTION_WORDS[lower] || /^[tr]$/.test(lower)),
+  );
+  return isBehindPlace && !saysMore && got.frequencies.length < 2 && got.offsetHz === undefined;
+}
+
+function askLetter({ got }: State, { text, start, end }: Token): true {
+  const offers = ['rpt', 'rx'];
+  const lines = offers.map((offer) => withText(got.line, start, end, offer));
+  got.questions.push({ code: 'left-over', blocking: true, about: text, offers, lines });
+  return true;
 }
 
 function takeName(state: State, token: Token, at: number): number {

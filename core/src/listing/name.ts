@@ -18,7 +18,9 @@ export function nameOf(got: Collected, questions: Question[]): string {
   const parts: string[] = [];
   runs.forEach((run, r) => {
     const doubtful = run.filter(
-      (left, k) => (isAfter(left) && isKeyword(left)) || isDoubtful(left, run[k - 1], run[k + 1], r > 0),
+      (left, k) =>
+        (isAfter(left) && (isKeyword(left) || (run.length === 1 && isTooShort(left)))) ||
+        isDoubtful(left, run[k - 1], run[k + 1], r > 0),
     );
     if (doubtful.length > 0) {
       // `foo 7`: the whole of a stretch behind the name is asked about, its figure alone says nothing.
@@ -65,6 +67,10 @@ const isKeyword = ({ token: { lower, quoted } }: Left): boolean =>
   (NO_NAME_WORDS.has(lower) ||
     DIRECTION_WORDS[lower] !== undefined ||
     (lower.length > 1 && (TONE_WORDS[lower] !== undefined || POLARITY_WORDS[lower] !== undefined)));
+
+/** `462.550 rpt (c)`, `462.550 x2`: a letter by itself is a mark of somebody's list sooner than a name. */
+const isTooShort = ({ token: { text, quoted } }: Left): boolean =>
+  !quoted && /^(\p{L}|\p{L}\d|\d\p{L})$/u.test(text);
 
 const isBand = (figure: string | undefined, unit: string | undefined): boolean =>
   /^\d{1,3}$/.test(figure ?? '') && (unit === 'm' || unit === 'cm');

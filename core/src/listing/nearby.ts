@@ -1,6 +1,6 @@
 import { frequencyHz, looseFrequencyHz, type State } from './collected';
 import type { Token } from './tokens';
-import { looksLikeTone } from './tone';
+import { looksLikeTone } from './toneShape';
 import { DIRECTION_WORDS, type Direction, OFF_WORDS, TONE_WORDS } from './words';
 
 /** What stands before a word, and before a unit where there is one between: `88.5 Hz encode`. */

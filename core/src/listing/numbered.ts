@@ -1,6 +1,7 @@
 import { type PlanCountry, SERVICES, type Service, serviceChannel } from '../facts/index';
 import { isToneText } from '../model/index';
-import type { State } from './collected';
+import type { Collected, State } from './collected';
+import type { Token } from './tokens';
 import { CHANNEL_WORDS, REPEATER_WORDS } from './words';
 
 /** Channel names with letters, which need no word before them: `V24`, `UTAC41`, `8CALL90`. */
@@ -11,6 +12,27 @@ export const LETTERED: ReadonlyMap<string, { service: string; number: string }> 
       .map(({ number }) => [number.toLowerCase(), { service: id, number }] as const),
   ),
 );
+
+/** A name with letters from place `i` on, also in two words or with a hyphen: `V-TAC 14`; with the words it takes. */
+export function letteredAt(
+  tokens: readonly Token[],
+  i: number,
+): { channel: NonNullable<Collected['channel']>; used: number } | undefined {
+  const [first, second] = [tokens[i], tokens[i + 1]];
+  if (!first) return undefined;
+  const letters = first.lower.replaceAll('-', '');
+  // A single letter and a figure are too little to be one name.
+  const both = /^\d?[a-z]{3,}$/.test(letters) && !second?.quoted ? `${letters}${second?.lower ?? ''}` : '';
+  for (const [name, last, used] of [
+    [first.lower, first, 1],
+    [letters, first, 1],
+    [both, second, 2],
+  ] as const) {
+    const known = LETTERED.get(name);
+    if (known && last) return { channel: { ...known, start: first.start, end: last.end }, used };
+  }
+  return undefined;
+}
 
 /** The services by the words that stand beside a channel number: `marine 16`, `UHF CB 27`, `5 murs`; one word may be of several countries. */
 const SERVICES_BY_WORD: ReadonlyMap<string, readonly Service[]> = new Map(
@@ -87,6 +109,9 @@ export function numberAfter(state: State, i: number): number {
   const isBehind = words.service === undefined && !words.repeater && /^\d{1,4}[a-z]?$/i.test(number.text);
   const end = isBehind ? aboutNumber(state, k + 1, words, true) : k + 1;
   if (end === i + 1) return 0;
+  // `Team 2 GMRS 3`: the word is of the number behind it, and this one is of the name.
+  const isOfNext = isBehind && end > k + 1 && /^\d{1,2}[a-z]?$/i.test(tokens[end]?.text ?? '');
+  if (isOfNext && !words.named && got.name.at(-1)?.at === i - 1) return 0;
   const { service } = words;
   const isChannel =
     service !== undefined && (isOf(service, number.text, false) || isOf(service, number.text, true));

@@ -2,9 +2,11 @@ import type { Question } from '../findings/index';
 import { isToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange, mhzText } from '../units/index';
 import { frequencyHz, looseFrequencyHz, pushTone, type State, toneForm, tooLow, withText } from './collected';
+import { isServiceWord } from './numbered';
 import { namesMode, say } from './sayings';
 import type { Token } from './tokens';
-import { looksLikeTone, toneValue } from './tone';
+import { toneValue } from './tone';
+import { looksLikeTone } from './toneShape';
 import {
   CHANNEL_WORDS,
   DIRECTION_WORDS,
@@ -178,6 +180,12 @@ const tone: Reader = (figure) => {
 /** Words about a frequency: beside them a number with a point is one. */
 const FREQUENCY_WORDS: ReadonlySet<string> = new Set(['am', 'fm', 'nfm', 'air', 'airband', 'marine']);
 
+/** A word for a polarity; an R before another value is about what is heard. */
+function polarityAt(tokens: readonly Token[], i: number): 'N' | 'I' | undefined {
+  const word = tokens[i]?.lower ?? '';
+  return word === 'r' && looksLikeTone(tokens[i + 1]?.text ?? '') ? undefined : POLARITY_WORDS[word];
+}
+
 function takeTone({ state, i, token, unit: written, used: all, ask }: Figure): number {
   const { got, tokens } = state;
   // Watts and miles are of something else.
@@ -185,7 +193,7 @@ function takeTone({ state, i, token, unit: written, used: all, ask }: Figure): n
   const used = unit === '' ? 1 : all;
   if (state.kind === 'number' && got.channel && got.line[token.start - 1] === '-')
     return takeChannelCode(state, token);
-  const after = POLARITY_WORDS[tokens[i + used]?.lower ?? ''];
+  const after = polarityAt(tokens, i + used);
   const isCode = /^(d|\d{3}$)/i.test(token.text);
   const polarity = isCode ? (after ?? state.polarity ?? '') : '';
   state.polarity = undefined;
@@ -234,18 +242,21 @@ const bareChannel: Reader = ({ state, i, token, next, ask }) => {
     got.channel = { service: undefined, number: token.text, start: token.start, end: token.end };
     return 1;
   }
-  if (tokens.slice(i + 1).some((t) => CHANNEL_WORDS.has(t.lower))) return 0;
+  const isChannelWord = ({ lower }: Token, k: number) =>
+    CHANNEL_WORDS.has(lower) ||
+    (isServiceWord(lower) && /^\d{1,2}[a-z]?$/i.test(tokens[i + k + 2]?.text ?? ''));
+  if (tokens.slice(i + 1).some(isChannelWord)) return 0;
   ask('channel-or-code', [`ch ${token.text}`]);
   return 1;
 };
 
 /** Three octal figures after a frequency with nothing said of them. */
 const bareCode: Reader = (figure) => {
-  const { state, token, next, ask } = figure;
+  const { state, token, ask } = figure;
   const { got } = state;
   if (!/^[0-7]{3}$/.test(token.text) || (got.frequencies.length === 0 && !got.channel)) return 0;
   // `023 inv`: only a code has a polarity.
-  if (POLARITY_WORDS[next?.lower ?? '']) {
+  if (polarityAt(state.tokens, figure.i + 1)) {
     state.kind = 'dcs';
     return takeTone(figure);
   }

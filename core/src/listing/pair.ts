@@ -10,7 +10,7 @@ import type { Question } from '../findings/index';
 import { mhzText } from '../units/index';
 import { type Asked, hasBothDirections, listed, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
-import { serviceBehind } from './numbered';
+import { serviceBehind, serviceOfWord } from './numbered';
 import { fromOne } from './oneFrequency';
 import { fromTwo } from './twoFrequencies';
 
@@ -87,6 +87,17 @@ function fromNumber(asked: Asked): Pair | undefined {
   }
   const wanted = channel.service ?? got.serviceWord ?? homeOf(country)?.id;
   const service = Object.values(SERVICES).find(({ id }) => id === wanted);
+  const another = otherService(asked, wanted);
+  if (another)
+    return stop(
+      asked,
+      'channel-of-what',
+      about,
+      [another, ...(service?.words[0] ? [service.words[0]] : [])].map((word) => [
+        `${word} ${number}`,
+        withText(got.line, start, end, `${word} ch ${number}`),
+      ]),
+    );
   const plain = service && serviceChannel(service, number);
   const pair = service && serviceChannel(service, number, true);
   if (wanted === undefined) return stop(asked, 'channel-of-what', about);
@@ -107,6 +118,20 @@ function fromNumber(asked: Asked): Pair | undefined {
     return stop(asked, 'service-elsewhere', about, [[offer, withText(got.line, start, end, offer)]]);
   }
   return listed(asked, service, row, about);
+}
+
+/** `Ch 19 truckers CB`: a word of the name that is another service's, which has such a number. */
+function otherService({ got, country }: Asked, wanted: string | undefined): string | undefined {
+  if (!got.channel || got.channel.service || got.serviceWord) return undefined;
+  const { number } = got.channel;
+  return got.name
+    .filter(({ token }) => !token.quoted)
+    .map(({ token }) => token.lower)
+    .find((word) => {
+      const id = serviceOfWord(word, country);
+      const named = Object.values(SERVICES).find((one) => one.id === id);
+      return id !== wanted && named?.country === country && serviceChannel(named, number) !== undefined;
+    });
 }
 
 /** A number that a service does not have is told with what it has. */

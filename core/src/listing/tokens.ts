@@ -1,3 +1,4 @@
+import { looksLikeTone } from './toneShape';
 import { TONE_WORDS } from './words';
 
 /** A word or number of a line, with where it stood. */
@@ -12,7 +13,9 @@ export interface Token {
 
 /** Prefixes that people write without a space before a number: `ch18`, `pl131.8`, `wx6`, `tx131.8`. */
 const GLUED =
-  /^(ch|chan|channel|gmrs|frs|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
+  /^(ch|chan|channel|gmrs|frs|murs|marine|pmr(?!446)|cb|aar|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
+/** `PL-131.8`: with figures behind the point it is no code, whose dash may mean inverted. */
+const TONE_AND_HYPHEN = /^(pl|ctcss|ctc|tone)-(\d{2,3}\.\d+)$/i;
 const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
 /** `145.230-`: the sign of an offset behind its frequency. */
 const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-](?:\d*\.?\d+)?)$/;
@@ -22,6 +25,13 @@ const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;
 /** `462.700R`: a repeater's frequency. */
 const FREQUENCY_AND_MARK = /^(\d{2,4}\.\d{3,6})(r|rpt|rptr)$/i;
 const CHANNEL_AND_CODE = /^(\d{1,2})-(\d{1,3})$/;
+
+/** Whether a word is a tone for certain: no frequency here is as low as a tone with one figure behind the point. */
+const isTone = (text: string): boolean => looksLikeTone(text) && (/^d/i.test(text) || Number(text) < 260);
+
+/** `131.8 (R)`, `141.3(T)`: which way a tone goes, in brackets behind it. */
+const isMarkInBrackets = (line: string, word: string, start: number): boolean =>
+  /^[rt]$/i.test(word) && line[start - 1] === '(' && line[start + 1] === ')';
 
 /**
  * Cuts a line into words and numbers. Commas, semicolons, bars, slashes, colons, brackets and equals signs part words; a
@@ -56,9 +66,17 @@ export function tokensOf(line: string): Token[] {
     }
     const word = match[0].replace(/\.+$/, '');
     const start = match.index;
+    if (isMarkInBrackets(plain, word, start) && isTone(tokens.at(-1)?.text ?? '')) {
+      tokens.push({ text: word, lower: /^r$/i.test(word) ? 'rx' : 'tx', start, end: start + 1 });
+      continue;
+    }
     const letter = TONE_LETTER.exec(word);
     const cut =
-      GLUED.exec(word) ?? WITH_UNIT.exec(word) ?? WITH_SIGN.exec(word) ?? CHANNEL_AND_MARK.exec(word);
+      GLUED.exec(word) ??
+      TONE_AND_HYPHEN.exec(word) ??
+      WITH_UNIT.exec(word) ??
+      WITH_SIGN.exec(word) ??
+      CHANNEL_AND_MARK.exec(word);
     const code = CHANNEL_AND_CODE.exec(word);
     const repeater = FREQUENCY_AND_MARK.exec(word);
     if (repeater) {

@@ -16,11 +16,6 @@ const MARKED_DCS = /^d?-?([0-7]{3})-?([nir]?)$/i;
 /** No CTCSS tone lies above 254.1 Hz, so a larger number of three octal digits can only be a code. */
 const HIGHEST_TENTHS = 2600;
 
-/** Whether a word looks like the value of a tone: `131.8`, `D251`, `251N`. */
-export function looksLikeTone(text: string): boolean {
-  return /^\d{2,3}(\.\d{1,3})?$/.test(text) || /^d-?\d{3}-?[nir]?$/i.test(text) || /^\d{3}[nir]$/i.test(text);
-}
-
 /**
  * Reads the value of a tone as written, with the kind its words gave and a unit. Never takes the nearest tone: it is offered.
  * @param unit `hz`, `mhz`, `khz` or nothing

@@ -62,7 +62,9 @@ export function encodeOnly(state: State, i: number): number {
 export function offsetInWords({ got, tokens }: State, i: number): number {
   if (got.frequencies.length === 0 && !got.channel) return 0;
   const from = /^(offset|shift|split)$/.test(tokens[i]?.lower ?? '') ? 1 : 0;
-  const [size, unit, way] = tokens.slice(i + from, i + from + 3);
+  const said = tokens.slice(i + from, i + from + 3);
+  // `up 600 kHz` as well as `600 kHz up`.
+  const [size, unit, way] = /^\d/.test(said[0]?.text ?? '') ? said : [said[1], said[2], said[0]];
   const isSize = size && unit && /^\d+(\.\d+)?$/.test(size.text) && /^(k|khz|m|mhz)$/.test(unit.lower);
   const sign = /^(up|above|high|higher|plus|positive)$/.test(way?.lower ?? '')
     ? 1
@@ -71,9 +73,44 @@ export function offsetInWords({ got, tokens }: State, i: number): number {
       : 0;
   if (!isSize || !way || sign === 0) return 0;
   got.offsetHz = sign * Math.round(Number(size.text) * (unit.lower.startsWith('k') ? 1e3 : 1e6));
-  got.offsetAt = { start: tokens[i]?.start ?? size.start, end: way.end };
+  got.offsetAt = { start: tokens[i]?.start ?? size.start, end: said.at(-1)?.end ?? way.end };
   return from + 3;
 }
+
+const OFFSET_WORD = /^(offset|shift)$/;
+const NO_OFFSET = /^(no|zero|without|0|0\.0|none)$/;
+
+/**
+ * The word offset with no size behind or before it. `no offset` is from set to set, `standard offset` goes through a repeater; by itself behind
+ * a frequency it is asked about, before one it is of the name. Answers the words used, or 0.
+ */
+export function offsetWord({ got, tokens }: State, i: number): number {
+  const [before, token, after] = [tokens[i - 1], tokens[i], tokens[i + 1]];
+  if (!token) return 0;
+  const hasPlace = got.frequencies.length > 0 || got.channel !== undefined;
+  if (OFFSET_WORD.test(after?.lower ?? '') && hasPlace) {
+    if (NO_OFFSET.test(token.lower)) got.direct = true;
+    else if (/^(std|standard|usual|normal|regular)$/.test(token.lower)) got.repeater = true;
+    else return 0;
+    return 2;
+  }
+  if (!OFFSET_WORD.test(token.lower)) return 0;
+  if (hasPlace && NO_OFFSET.test(after?.lower ?? '')) {
+    got.direct = true;
+    return 2;
+  }
+  const isSize = /^([+-].*|\d{1,2}(\.\d+)?|\d{3,4})$/.test(after?.text ?? '') || isWay(after);
+  const isSaid = got.offsetHz !== undefined || /^((k|m)?hz|k|m)$/.test(before?.lower ?? '') || isWay(before);
+  if (isSize || isSaid) return 1;
+  if (!hasPlace) return 0;
+  const offers = ['rpt', 'direct'];
+  const lines = offers.map((offer) => withText(got.line, token.start, token.end, offer));
+  got.questions.push({ code: 'left-over', blocking: true, about: token.text, offers, lines });
+  return 1;
+}
+
+const isWay = (token: Token | undefined): boolean =>
+  /^(plus|positive|pos|minus|negative|neg|up|down)$/.test(token?.lower ?? '');
 
 /** `R 462.650 T 467.650`: a letter before each of two frequencies. */
 export function letterBefore({ tokens }: State, i: number): Direction | undefined {

@@ -107,7 +107,7 @@ export const LISTEN_WORDS: ReadonlySet<string> = new Set(['listen', 'listening',
 export const UNREAD_WORDS: ReadonlySet<string> = new Set(['rev', 'reverse', 'reversed']);
 /** Words that mean something to the reader or forbid something: behind a frequency they are never taken for a name. */
 export const NO_NAME_WORDS: ReadonlySet<string> = new Set(
-  "only no not none off don't dont disabled inhibit inhibited xmit transmit transmitting for star carrier squelch sql cs csq offset shift".split(
+  "only no not none off don't dont disabled inhibit inhibited xmit transmit transmitting for star carrier squelch sql cs csq offset shift std standard usual encrypted encryption scrambled scrambler compander".split(
     ' ',
   ),
 );
@@ -210,8 +210,6 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['analog'], 'fm'],
   [['analogue'], 'fm'],
   [['mhz'], 'drop'],
-  [['offset'], 'drop'],
-  [['shift'], 'drop'],
   [['split'], 'split'],
 ];
 

@@ -47,7 +47,7 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'listen-unless-licensed': (about) =>
     `${about} is only listened to: it takes a licence or an authorisation to talk there.`,
   'channel-of-what': (about) =>
-    `“${about}” is a number that each service counts its own way, and no tables of this plan’s country are here. Write its frequency.`,
+    `“${about}” is a number that each service counts its own way. Which is meant? Its frequency says it for certain.`,
   'place-of-set': (about) => `${about}.`,
   'place-not-there': (about) => `There is no such place on that set: ${about}.`,
   'place-is-free': (about) =>
