@@ -345,7 +345,13 @@ function changeTo(
 }
 
 /** What a meeting does without: a name, and what a scan makes of the place. */
-const ASIDE: ReadonlySet<Field['holds']> = new Set(['name', 'inScan', 'hasPriority', 'resumeDelayS']);
+const ASIDE: ReadonlySet<Field['holds']> = new Set([
+  'name',
+  'inScan',
+  'hasPriority',
+  'resumeDelayS',
+  'inCalls',
+]);
 const isAside = ({ fields }: Pick<Description, 'fields'>, field: string): boolean =>
   fields.some(({ id, holds }) => id === field && ASIDE.has(holds));
 

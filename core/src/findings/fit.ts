@@ -102,6 +102,8 @@ export type FitFinding =
   /** The mark of its place cannot be changed, or the set has none: a scan comes by, or not, against the plan. */
   | { readonly code: 'scan-differs'; readonly wanted: 'in' | 'out' }
   | { readonly code: 'priority-not-here'; readonly most: number | 'unknown'; readonly perBank: number }
+  /** The set calls and answers calls by itself where it may only listen, and cannot be told not to. */
+  | { readonly code: 'calls-where-listening' }
   | { readonly code: 'resume-delay-differs'; readonly wanted: 'on' | 'off' }
   | { readonly code: 'bandwidth-differs'; readonly wanted: string; readonly has: string }
   | { readonly code: 'bandwidth-unknown' }

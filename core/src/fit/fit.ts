@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/index';
 import { type Channel, type Numbers, notOnAir, type Plan, type Slot, sameContent } from '../model/index';
 import { alertsOf, fitAlerts } from './alerts';
+import { fitCalls } from './calls';
 import { doesCarry } from './carried';
 import type { FitDevice } from './device';
 import type { Cell, Fit, PlacedSlot } from './image';
@@ -100,9 +101,10 @@ function fitCarried(
       cells.set(judgement.channel.id, settle(device, judgement, used, names, plan.channels, numbers, room));
   const settled = plan.channels.flatMap((channel) => cells.get(channel.id) ?? []);
   const scan = fitScan(plan, device, used);
+  const calls = fitCalls(device, scan.slots, settled);
   const marked = settled.map((cell) => {
-    const more = scan.findings.get(cell.channelId);
-    return more ? { ...cell, findings: [...cell.findings, ...more] } : cell;
+    const more = [scan, calls].flatMap(({ findings }) => findings.get(cell.channelId) ?? []);
+    return more.length > 0 ? { ...cell, findings: [...cell.findings, ...more] } : cell;
   });
   const alerts = fitAlerts(alertsOf(plan.alerts ?? null, device.alerts), device);
   return {
@@ -110,9 +112,9 @@ function fitCarried(
     cells: sayWhereSplit(marked, plan.channels),
     image: {
       slots: new Map([
-        ...scan.slots,
-        ...silenced(device, new Set(scan.slots.keys()), plan),
-        ...zoneNames(plan, device, scan.slots),
+        ...calls.slots,
+        ...silenced(device, new Set(calls.slots.keys()), plan),
+        ...zoneNames(plan, device, calls.slots),
         ...alerts.places,
       ]),
       settings: { ...wantedSettings(plan, device), ...scan.settings, ...alerts.settings },

@@ -22,6 +22,8 @@ interface Heard {
   readonly hasPriority?: boolean;
   /** How long a scan stays after somebody spoke, in seconds; 0 where it moves on at once. */
   readonly resumeDelayS?: number;
+  /** Whether the set makes and answers selective calls here. */
+  readonly inCalls?: boolean;
 }
 
 /** A frequency to listen to, and where talk goes. */

@@ -118,6 +118,9 @@ function readChannel(
       case 'hasPriority':
         content.hasPriority = meaning === true;
         break;
+      case 'inCalls':
+        content.inCalls = meaning === true;
+        break;
       case 'resumeDelayS':
         content.resumeDelayS = Number(meaning);
         break;

@@ -27,6 +27,7 @@ export const HOLDS = [
   'inScan',
   'hasPriority',
   'resumeDelayS',
+  'inCalls',
   'areaCode',
   'fleetId',
 ] as const;

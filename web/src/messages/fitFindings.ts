@@ -260,6 +260,10 @@ export const FIT_WORDS = {
         ? 'A scan comes by here against the plan: this set cannot leave it out.'
         : 'A scan does not come by here: this set cannot take it in.',
   }),
+  'calls-where-listening': () => ({
+    what: 'This set answers selective calls here by itself, where it may only listen.',
+    more: 'Its mark for them cannot be taken off at this place: use another set, or leave the channel off it.',
+  }),
   'priority-not-here': (f) => ({
     what:
       f.most === 'unknown'
