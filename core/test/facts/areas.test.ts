@@ -24,7 +24,7 @@ describe('area codes', () => {
     expect(['Texas', 'Georgia', 'Delaware', 'District of Columbia'].map(of)).toEqual([254, 159, 3, 1]);
   });
   it('are found by county, by county and state, and by code with or without the part digit', () => {
-    expect(searchAreas(AREAS, 'autauga').areas).toEqual([
+    expect(searchAreas(AREAS, 'autauga').areas).toMatchObject([
       { code: '001001', county: 'Autauga', state: 'Alabama' },
     ]);
     expect(searchAreas(AREAS, 'lake, oh').areas.map(({ code }) => code)).toEqual(['039085']);
@@ -33,6 +33,33 @@ describe('area codes', () => {
     expect(searchAreas(AREAS, 'washington', 5)).toMatchObject({ areas: { length: 5 }, total: 31 });
     expect(searchAreas(AREAS, '').total).toBe(0);
   });
+});
+
+describe('the counties next to one', () => {
+  // Borders by any map of the states, typed from memory; a border that crosses water is none, since the outlines end at the shore.
+  it.each([
+    ['006037', ['006029', '006059', '006071', '006111']], // Los Angeles: Kern, Orange, San Bernardino, Ventura
+    ['039035', ['039055', '039085', '039093', '039103', '039153']], // Cuyahoga: Geauga, Lake, Lorain, Medina, Summit
+    ['010001', ['010003', '010005', '024011', '024029', '024035']], // Kent, Delaware: New Castle, Sussex; Caroline, Kent, Queen Anne's
+    ['011001', ['024031', '024033', '051013', '051510']], // the District: Montgomery, Prince George's; Arlington, Alexandria
+  ])('of %s', (code, those) => {
+    expect(AREAS.find((area) => area.code === code)?.beside).toEqual(those);
+  });
+  it('an island county has none', () => {
+    for (const code of ['015003', '025019', '053055']) // Honolulu, Nantucket, San Juan
+      expect([code, AREAS.find((area) => area.code === code)?.beside]).toEqual([code, []]);
+  });
+  it('are so both ways, never itself, and a county has six of them in the middle', () => {
+    const of = new Map(AREAS.map(({ code, beside }) => [code, beside]));
+    for (const { code, beside } of AREAS)
+      for (const other of beside) expect(other !== code && of.get(other)?.includes(code)).toBe(true);
+    const counts = AREAS.map(({ beside }) => beside.length).sort((a, b) => a - b);
+    expect(counts[Math.floor(counts.length / 2)]).toBe(6);
+  });
+  it('are read with the code, whatever its part', () =>
+    expect(readArea('539035', AREAS)).toMatchObject({
+      beside: expect.arrayContaining([{ code: '039093', county: 'Lorain', state: 'Ohio' }]),
+    }));
 });
 
 describe('a written area code', () => {

@@ -4,4 +4,6 @@ export interface Area {
   readonly code: string;
   readonly county: string;
   readonly state: string;
+  /** The codes of the areas that share a border with it, lowest first. */
+  readonly beside: readonly string[];
 }

@@ -5,7 +5,14 @@ export type AreaReading =
   | { readonly kind: 'everywhere' }
   | { readonly kind: 'state'; readonly state: string }
   /** `part` names a ninth of the county, where it is not the whole. */
-  | { readonly kind: 'county'; readonly county: string; readonly state: string; readonly part: string | null }
+  | {
+      readonly kind: 'county';
+      readonly county: string;
+      readonly state: string;
+      readonly part: string | null;
+      /** The areas that share a border with it. */
+      readonly beside: readonly Pick<Area, 'code' | 'county' | 'state'>[];
+    }
   /** Of the right shape, and not in the table: tables age. */
   | { readonly kind: 'unknown' }
   /** No code: with the slip it looks like, and what was probably meant. */
@@ -53,6 +60,10 @@ export function readArea(text: string, all: readonly Area[]): AreaReading {
       county: area.county,
       state: area.state,
       part: PARTS[Number(written[0])] ?? null,
+      beside: area.beside.flatMap((code) => {
+        const other = known(code);
+        return other ? [{ code, county: other.county, state: other.state }] : [];
+      }),
     };
   const state = all.find(({ code }) => code.slice(1, 3) === written.slice(1, 3))?.state;
   if (state && written.endsWith('000')) return { kind: 'state', state };

@@ -6,6 +6,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { AreaNames } from '../PlanDesk/AreaNames';
+import { StillHeard } from '../PlanDesk/StillHeard';
 
 const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
 
@@ -13,12 +14,17 @@ const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
 export function OwnAreas({
   form,
   names,
+  setGood,
 }: {
   form: UseFormReturn<UnitInput, unknown, Unit>;
   names: Readonly<Record<string, string>>;
+  /** Whether what is written can be saved. */
+  setGood: (isGood: boolean) => void;
 }) {
   const own = form.watch('alerts') ?? null;
   const [text, setText] = useState((own?.areas ?? []).join(', '));
+  const [known] = useState<ReadonlySet<string>>(() => new Set(own?.areas));
+  const [isChosen, setChosen] = useState(false);
   const change = (alerts: UnitInput['alerts']) => form.setValue('alerts', alerts, { shouldDirty: true });
   const write = (next: string) => {
     setText(next);
@@ -42,6 +48,7 @@ export function OwnAreas({
         <AreaNames
           codes={codesIn(text)}
           names={names}
+          add={(code) => write([...codesIn(text), code].join(', '))}
           mend={(code, meant) =>
             write(
               codesIn(text)
@@ -52,15 +59,27 @@ export function OwnAreas({
         />
       </div>
       {own && (
-        <LabelledSelect
-          title="Weather transmitter heard there, MHz"
-          value={String(own.weatherHz)}
-          options={[
-            ['unknown', 'nobody has listened yet'],
-            ...WEATHER_NUMBERS.map(({ receiveHz }) => [String(receiveHz), mhzText(receiveHz)] as const),
-          ]}
-          set={(next) => change({ ...own, weatherHz: next === 'unknown' ? next : Number(next) })}
-        />
+        <div>
+          <LabelledSelect
+            title="Weather transmitter heard there, MHz"
+            value={String(own.weatherHz)}
+            options={[
+              ['unknown', 'nobody has listened yet'],
+              ...WEATHER_NUMBERS.map(({ receiveHz }) => [String(receiveHz), mhzText(receiveHz)] as const),
+            ]}
+            set={(next) => {
+              setChosen(true);
+              change({ ...own, weatherHz: next === 'unknown' ? next : Number(next) });
+            }}
+          />
+          <StillHeard
+            known={known}
+            areas={own.areas}
+            weatherHz={own.weatherHz ?? 'unknown'}
+            isChosen={isChosen}
+            setGood={setGood}
+          />
+        </div>
       )}
     </fieldset>
   );

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { numbersOfCell, numbersText, THINGS } from '@umbrex/core/fields';
 import { type Unit, type UnitInput, UnitSchema } from '@umbrex/core/model';
+import { useState } from 'react';
 import { type UseFormReturn, useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';
 import { ChoiceField, LineField, named } from '../../ui/bound';
@@ -57,6 +58,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, areaNames, save, c
     defaultValues: unit,
   });
   const { handleSubmit, formState, reset } = form;
+  const [hasGoodAreas, setGoodAreas] = useState(true);
   const isFull = cancel !== undefined;
   useUnsaved(isFull && formState.isDirty);
   const submit = async (next: Unit) => {
@@ -86,10 +88,22 @@ export function UnitForm({ unit, kinds, people, pairs, teams, areaNames, save, c
       <LineField form={form} name="serial" title={UNIT.serial.column} />
       <LineField form={form} name="firmware" title={UNIT.firmware.column} />
       {isFull && (
-        <More form={form} unit={unit} kinds={kinds} pairs={pairs} teams={teams} areaNames={areaNames} />
+        <More
+          form={form}
+          unit={unit}
+          kinds={kinds}
+          pairs={pairs}
+          teams={teams}
+          areaNames={areaNames}
+          setGoodAreas={setGoodAreas}
+        />
       )}
       <div className="flex gap-2">
-        <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
+        <button
+          type="submit"
+          className="btn btn-primary btn-sm"
+          disabled={formState.isSubmitting || !hasGoodAreas}
+        >
           {action}
         </button>
         {cancel && (
@@ -110,8 +124,10 @@ function More({
   pairs,
   teams,
   areaNames,
+  setGoodAreas,
 }: Pick<Props, 'unit' | 'kinds' | 'pairs' | 'teams' | 'areaNames'> & {
   form: UseFormReturn<UnitInput, unknown, Unit>;
+  setGoodAreas: (isGood: boolean) => void;
 }) {
   const kind = kinds.find(({ id }) => id === form.watch('descriptionId'));
   return (
@@ -138,7 +154,7 @@ function More({
       {kind?.alerts && (
         <LineField form={form} name="testHeard" title="Weekly test heard" type="date" options={ORDAY} />
       )}
-      {kind?.alerts && <OwnAreas form={form} names={areaNames} />}
+      {kind?.alerts && <OwnAreas form={form} names={areaNames} setGood={setGoodAreas} />}
       {kind?.repeats && (
         <ChoiceField
           form={form}

@@ -6,6 +6,7 @@ import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { AreaNames } from './AreaNames';
+import { StillHeard } from './StillHeard';
 
 interface Props {
   planId: string;
@@ -27,15 +28,10 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
   const { reach, weatherHz, silent } = alerts ?? NONE;
   const [isWrong, setWrong] = useState(false);
   const [known] = useState<ReadonlySet<string>>(() => new Set(alerts?.areas));
-  const [isStillHeard, setStillHeard] = useState(false);
-  // With another area it is asked whether the transmitter is the same there.
-  const asksOfTransmitter =
-    known.size > 0 && weatherHz !== 'unknown' && (alerts?.areas ?? []).some((code) => !known.has(code));
+  const [isChosen, setChosen] = useState(false);
+  const [isHeard, setHeard] = useState(true);
   // It begins with what is saved: whatever was wrong in the form before it is gone.
-  useEffect(
-    () => setGood(!isWrong && (!asksOfTransmitter || isStillHeard)),
-    [setGood, isWrong, asksOfTransmitter, isStillHeard],
-  );
+  useEffect(() => setGood(!isWrong && isHeard), [setGood, isWrong, isHeard]);
   const write = (next: string) => {
     setText(next);
     const areas = codesIn(next);
@@ -61,6 +57,7 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
           const { [code]: _, ...others } = names;
           changeNames(name.trim() === '' ? others : { ...others, [code]: name });
         }}
+        add={(code) => write([...codesIn(text), code].join(', '))}
         mend={(code, meant) =>
           write(
             codesIn(text)
@@ -99,16 +96,17 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
               ...TRANSMITTERS.map((hz) => [String(hz), mhzText(hz)] as const),
             ]}
             set={(next) => {
-              setStillHeard(true);
+              setChosen(true);
               change({ ...alerts, weatherHz: next === 'unknown' ? next : Number(next) });
             }}
           />
-          {asksOfTransmitter && !isStillHeard && (
-            <LabelledCheck checked={isStillHeard} set={setStillHeard} className="finding text-small">
-              {mhzText(Number(weatherHz))} MHz is still the transmitter that they hear, also for the area that
-              was added.
-            </LabelledCheck>
-          )}
+          <StillHeard
+            known={known}
+            areas={alerts.areas}
+            weatherHz={weatherHz}
+            isChosen={isChosen}
+            setGood={setHeard}
+          />
           <Silent silent={silent} set={(next) => change({ ...alerts, silent: next })} />
         </>
       )}

@@ -1,6 +1,7 @@
 import type { AreaReading } from '@umbrex/core/areas';
 import { useEffect, useState } from 'react';
 import { areaText } from '../../messages/areas';
+import { counted } from '../../messages/labels';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 
@@ -11,10 +12,42 @@ interface Props {
   name?: (code: string, name: string) => void;
   /** Puts what was probably meant in place of what was written. */
   mend: (code: string, meant: string) => void;
+  /** Takes a county that lies next to one that is written. */
+  add: (code: string) => void;
+}
+
+/** The counties that have a border with one, each to be taken with one press. */
+function Beside({
+  reading: { county, beside },
+  codes,
+  add,
+}: {
+  reading: Extract<AreaReading, { kind: 'county' }>;
+  codes: readonly string[];
+  add: (code: string) => void;
+}) {
+  const others = beside.filter(({ code }) => !codes.some((one) => one.slice(1) === code.slice(1)));
+  if (others.length === 0) return null;
+  return (
+    <details>
+      <summary className="cursor-pointer">
+        {counted(others.length, 'county', 'counties')} next to {county}
+      </summary>
+      <ul className="my-1 flex flex-wrap gap-1">
+        {others.map(({ code, county, state }) => (
+          <li key={code}>
+            <button type="button" className="btn btn-outline btn-xs" onClick={() => add(code)}>
+              Add {county}, {state} <span className="font-mono">{code}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
 }
 
 /** Beside each area code the county it stands for; one that the table does not have gets a name, one that is a slip its correction. */
-export function AreaNames({ codes, names, name, mend }: Props) {
+export function AreaNames({ codes, names, name, mend, add }: Props) {
   const [readings, setReadings] = useState<ReadonlyMap<string, AreaReading>>(new Map());
   const asked = [...new Set(codes)].slice(0, 40);
   const key = asked.join(' ');
@@ -53,6 +86,7 @@ export function AreaNames({ codes, names, name, mend }: Props) {
                 Take {meant}
               </button>
             )}
+            {reading.kind === 'county' && <Beside reading={reading} codes={codes} add={add} />}
             {name &&
               (reading.kind === 'unknown' || (reading.kind === 'slip' && reading.of === 'swapped')) && (
                 <LabelledText
