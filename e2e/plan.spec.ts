@@ -277,6 +277,21 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await open(page, `${path}/sheets?of=draft`);
   await page.getByRole('link', { name: /^Ferry alert / }).click();
   await expect(page.getByText(/^Areas: 099003 /)).toBeVisible();
+  // With one more area it is asked there too whether the transmitter is the same; a county next to a known one is one press.
+  await open(page, `${path}/devices`);
+  await page.getByRole('button', { name: 'Change Ferry alert' }).click();
+  await page.getByLabel('Its own area codes').fill('099003, 039035');
+  await page.locator('summary').filter({ hasText: '5 counties next to Cuyahoga' }).click();
+  await page.getByRole('button', { name: 'Add Lorain, Ohio 039093' }).click();
+  await expect(page.getByLabel('Its own area codes')).toHaveValue('099003, 039035, 039093');
+  await expect(page.getByText('4 counties next to Cuyahoga')).toBeVisible();
+  const keep = page.getByRole('button', { name: 'Save', exact: true });
+  await expect(keep).toBeDisabled();
+  await page.getByLabel(/^162\.4000 MHz is still the transmitter/).click();
+  await expect(keep).toBeEnabled();
+  await page.getByLabel('Its own area codes').fill('099003, 039035');
+  await keep.click();
+  await expect(page.getByRole('status').filter({ hasText: 'Ferry alert is saved' })).toBeVisible();
   await open(page, path);
   await openPart(page, 'Alert radios');
   await page.getByText('They stay silent for 3 events').click();

@@ -1,4 +1,4 @@
-import { lastLoaded, type ToTry, type Tried, triedSoFar } from './evidence/index';
+import { conditionOf, lastLoaded, type ToTry, type Tried, triedSoFar } from './evidence/index';
 import type { Unit } from './model/index';
 import type { SheetStop } from './readiness';
 
@@ -8,6 +8,7 @@ import type { SheetStop } from './readiness';
  * - `late`: it is known what it holds, and that differs
  * - `unknown`: nobody knows what it holds
  * - `blocked`: it cannot be brought there before something is settled
+ * - `away`: somebody said that it is lost or broken; nothing is asked of it until it is found or mended
  * - `nothing`: the plan has nothing for it
  */
 export type Standing =
@@ -29,9 +30,10 @@ export type Standing =
     }
   | { readonly state: 'unknown' }
   | { readonly state: 'blocked'; readonly stops: readonly SheetStop[] }
+  | { readonly state: 'away'; readonly is: 'lost' | 'broken' }
   | { readonly state: 'nothing' };
 /** In the order in which somebody asks for them: what is to do first. */
-export const STANDINGS = ['late', 'unknown', 'blocked', 'held', 'nothing'] as const;
+export const STANDINGS = ['late', 'unknown', 'blocked', 'held', 'away', 'nothing'] as const;
 
 /** Whether it is known, of some of it at least, what a set holds. */
 export function isKnown({ what, rest, places }: Unit['holds']): boolean {
@@ -68,6 +70,8 @@ export function standingOf(
   others: readonly number[],
   today: string,
 ): Standing {
+  const { is } = conditionOf(unit);
+  if (is !== 'well') return { state: 'away', is };
   if (!wantsAnything) return { state: 'nothing' };
   const known = isKnown(unit.holds);
   // One that is loaded with what comes next is not late.

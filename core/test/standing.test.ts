@@ -53,6 +53,13 @@ const only =
 
 describe('how a set stands', () => {
   const held = { state: 'held', loadedAs: null, checked: 'unchecked', kindChanged: false };
+  it.each(['lost', 'broken'] as const)('%s: nothing is asked of it, whatever it holds', (is) => {
+    const gone = EvidenceSchema.parse({ what: 'condition', id: uuid(9), day: '2026-11-22', is });
+    const back = EvidenceSchema.parse({ what: 'condition', id: uuid(10), day: '2026-11-23', is: 'well' });
+    for (const more of [{}, { holds: only(5) }, { wantsAnything: false }, { stops: ['not-proven'] as const }])
+      expect(stand({ ...more, unit: loadedSet(loaded(), gone) })).toEqual({ state: 'away', is });
+    expect(stand({ unit: loadedSet(loaded(), gone, back), holds: only(3) }, 3).state).toBe('held');
+  });
   it.each([
     ['as loaded and wanted', { holds: only(3) }, 3, { ...held, number: 3 }],
     ['at 5, loaded as 3', { holds: only(3, 5) }, 5, { ...held, number: 5, loadedAs: 3 }],

@@ -16,6 +16,7 @@ const { toTryFor } = await import('../src/server/verification');
 const { compareView } = await import('../src/server/views/revisions');
 const { rolloutView } = await import('../src/server/views/rollout');
 const { todayView } = await import('../src/server/views/today');
+const { benchView } = await import('../src/server/views/bench');
 const { send, visitorAs } = await import('./routes');
 
 const db = getDb();
@@ -380,6 +381,39 @@ describe('what was seen of sets', () => {
       'lent',
       'contradicted',
     ]);
+  });
+  it('is lost and found: nothing is asked of it meanwhile, on the rollout, on Today and on a bench day', async () => {
+    const word = (is: string) => ({ what: 'condition', is, day: '2026-11-24', note: '' });
+    const seen = async () => {
+      const now = await desk();
+      const [rollout, bench, { due }] = await Promise.all([
+        rolloutView(db, now),
+        benchView(db, now),
+        todayView(await desk('draft')),
+      ]);
+      const named = ({ nickname }: { nickname: string }) => nickname === 'Watch 1';
+      const one = rollout?.rows.find(named);
+      return {
+        standing: one?.standing,
+        minutes: one?.minutes,
+        of: rollout?.coverage.find(({ name }) => name === 'Kelp Stairs')?.of,
+        waits: bench.sets.find(named)?.waits,
+        due: due.flatMap(({ code, items }) => (items.some(({ name }) => name === 'Watch 1') ? [code] : [])),
+      };
+    };
+    const before = await seen();
+    expect(before.waits).toBe(true);
+    expect((await seenOf(['Watch 1'], word('lost'))).status).toBe(201);
+    const lost = await seen();
+    expect(lost).toEqual({
+      standing: { state: 'away', is: 'lost' },
+      minutes: 0,
+      of: (before.of ?? 0) - 1,
+      waits: false,
+      due: ['units-lost'],
+    });
+    expect((await seenOf(['Watch 1'], word('well'))).status).toBe(201);
+    expect(await seen()).toEqual(before);
   });
   it('says of a right that ended since that it did: a notice and a change sheet, no other revision', async () => {
     const held = await row('Watch 1');

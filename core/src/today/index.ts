@@ -70,7 +70,10 @@ const ALERT_TEST_DAYS = 8;
 
 /** Gathers what needs somebody now, the most pressing first; kinds with nothing in them are left out. */
 export function whatIsDue(standing: Standing): Due[] {
-  const { today, units, people, stations } = standing;
+  const { today, people, stations } = standing;
+  // Of one that is lost or broken nothing else is asked until it is found or mended.
+  const units = standing.units.filter((unit) => conditionOf(unit).is === 'well');
+  const away = (is: 'lost' | 'broken') => standing.units.filter((unit) => conditionOf(unit).is === is);
   const named = (unit: Unit): DueItem => ({ id: unit.id, name: unit.nickname });
   const found = (code: Due['code'], items: readonly DueItem[]): Due[] =>
     items.length > 0 ? [{ code, items }] : [];
@@ -137,8 +140,8 @@ export function whatIsDue(standing: Standing): Due[] {
       'licences-unknown',
       licences.filter(({ on }) => on === 'unknown'),
     ),
-    ...found('units-lost', units.filter((unit) => conditionOf(unit).is === 'lost').map(named)),
-    ...found('units-broken', units.filter((unit) => conditionOf(unit).is === 'broken').map(named)),
+    ...found('units-lost', away('lost').map(named)),
+    ...found('units-broken', away('broken').map(named)),
     ...found('units-faulty', units.filter(({ intake }) => Object.values(intake).includes('bad')).map(named)),
     ...found(
       'units-behind',
@@ -149,7 +152,7 @@ export function whatIsDue(standing: Standing): Due[] {
         )
         .map(named),
     ),
-    ...found('firmware-unknown', kindsUnlooked(standing)),
+    ...found('firmware-unknown', kindsUnlooked({ ...standing, units })),
     ...found(
       'alert-tests-due',
       units

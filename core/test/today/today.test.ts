@@ -61,6 +61,30 @@ const said = (...all: readonly ('lost' | 'broken' | 'well')[]) => ({
 describe('what needs somebody now', () => {
   it('is nothing once a set that was lost is back', () =>
     expect(due({ units: [said('lost', 'well')] } as never)).toEqual({}));
+  it.each(['lost', 'broken'] as const)('of a set that is %s nothing else is asked', (is) => {
+    const asksMuch = {
+      firmware: 'unknown',
+      batteryChanged: 'unknown',
+      confirmed: false,
+      pickedTone: '88.5',
+      intake: { cell: 'bad' },
+    };
+    const id = well.id;
+    const one = { ...said(is), ...asksMuch } as never;
+    expect(due({ units: [one], toChange: [id], rightsEnded: [id] })).toEqual({
+      [`units-${is}`]: [well.nickname],
+    });
+    // The same of one that is there: most of it is due.
+    const there = { ...well, ...asksMuch } as never;
+    expect(Object.keys(due({ units: [there], toChange: [id] }))).toEqual(
+      expect.arrayContaining([
+        'units-to-change',
+        'units-to-confirm',
+        'batteries-unknown',
+        'firmware-unknown',
+      ]),
+    );
+  });
   it('is nothing where all is known and in order', () => expect(due()).toEqual({}));
   it.each([
     [

@@ -10,6 +10,10 @@ export const STANDING_TEXT: Readonly<Record<Standing['state'], { word: string; m
   unknown: { word: 'not known', meaning: 'Nobody knows what it holds: its sheet sets everything.' },
   blocked: { word: 'waits', meaning: 'Something has to be settled before it can be loaded.' },
   held: { word: 'up to date', meaning: 'What it holds is what it should hold.' },
+  away: {
+    word: 'not there',
+    meaning: 'It is lost or broken: nothing is asked of it until it is found or mended.',
+  },
   nothing: { word: 'nothing for it', meaning: 'The plan has nothing for it.' },
 };
 
@@ -33,6 +37,8 @@ export function standingNote(standing: Standing): string {
     case 'late':
       if (standing.rightEnded) return 'the right to send there has ended since it was loaded';
       return standing.at === null ? 'holds something else' : `at ${standing.at}`;
+    case 'away':
+      return standing.is;
     default:
       return '';
   }
@@ -178,10 +184,10 @@ const PARTS = [
   ['unknown', 'not known', false],
   ['blocked', 'waiting', false],
 ] as const;
-/** Which part of a bar a set belongs to; none where the plan has nothing for it. */
+/** Which part of a bar a set belongs to; none where the plan has nothing for it, or it is not there. */
 function partOf(standing: Standing | null): (typeof PARTS)[number][0] | undefined {
   if (standing === null) return 'blocked';
-  if (standing.state === 'nothing') return undefined;
+  if (standing.state === 'nothing' || standing.state === 'away') return undefined;
   if (standing.state !== 'held') return standing.state;
   if (standing.checked === 'failed' || standing.kindChanged) return 'failed';
   return standing.checked === 'unchecked' ? 'held' : standing.checked;

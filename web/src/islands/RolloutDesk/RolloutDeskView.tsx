@@ -212,6 +212,7 @@ function Mark({ state }: { state: StateOf }) {
         {state === 'late' && <path d="M8 2v9M4 8l4 4 4-4M3 14.500h10" />}
         {state === 'unknown' && <circle cx="8" cy="8" r="5.6" strokeDasharray="2.600 2.200" />}
         {(state === 'blocked' || state === 'broken') && <path d="M3 3h10v10H3zM3 13 13 3" />}
+        {state === 'away' && <path d="M4 4l8 8M12 4l-8 8" />}
         {state === 'nothing' && <path d="M3 8h10" />}
       </g>
     </svg>

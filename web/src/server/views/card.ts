@@ -270,6 +270,11 @@ function cardStanding(
       );
     case 'blocked':
       return says('blocked', 'Something has to be settled before it can be loaded. Your coordinator knows.');
+    case 'away':
+      return says(
+        'nothing',
+        `Nothing is asked of it until it is ${standing.is === 'lost' ? 'found' : 'mended'}.`,
+      );
     default:
       return says('nothing', 'The plan has nothing for this set.');
   }

@@ -1,7 +1,7 @@
 import { memoryWord, onLoan } from '@umbrex/core/evidence';
 import type { Cell } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
-import { isKnown, STANDINGS } from '@umbrex/core/standing';
+import { isKnown, STANDINGS, type Standing } from '@umbrex/core/standing';
 import type { Knex } from 'knex';
 import { allows } from '../../contract/roles';
 import type { Coverage, RolloutRow } from '../../contract/rollout';
@@ -29,7 +29,7 @@ export async function rolloutView(db: Knex, desk: Desk) {
     const holder = unit.personId === null ? undefined : person.get(unit.personId);
     const word = memoryWord(unit);
     const standing = prepared && standingFor({ unit, description, prepared });
-    const isDone = !standing || standing.state === 'held' || standing.state === 'nothing';
+    const isDone = !standing || !WAITS.has(standing.state);
     rows.push({
       unitId: unit.id,
       version,
@@ -47,7 +47,7 @@ export async function rolloutView(db: Knex, desk: Desk) {
         : '',
       lentTo: onLoan(unit)?.to ?? '',
     });
-    if (prepared) count(coverage, prepared, isKnown(unit.holds));
+    if (prepared && standing?.state !== 'away') count(coverage, prepared, isKnown(unit.holds));
   }
   const names = new Map(plan.channels.map(({ id, name }) => [id, name]));
   return {
@@ -70,6 +70,8 @@ function byWhatIsToDo(a: RolloutRow, b: RolloutRow): number {
   return at(a) - at(b) || a.nickname.localeCompare(b.nickname, 'en', { numeric: true });
 }
 
+/** The standings of which something is still to do. */
+const WAITS: ReadonlySet<Standing['state']> = new Set(['late', 'unknown', 'blocked']);
 const USABLE: ReadonlySet<Cell['verdict']> = new Set(['full', 'adapted']);
 
 /** Counts a set for each channel that it should have: usable as the plan means it, and held by what it holds now. */
