@@ -28,6 +28,12 @@ describe('event codes of emergency alerts (47 CFR 11.31(e))', () => {
     for (const { code, kind } of ALERT_EVENTS.filter(({ code }) => !outside.includes(code)))
       expect(kind, code).toBe(byLetter[code[2] as keyof typeof byLetter]);
   });
+  it('the last word of its name says the same, where it is one of these', () => {
+    for (const { code, name, kind } of ALERT_EVENTS) {
+      const last = name.toLowerCase().split(' ').at(-1);
+      if (['warning', 'watch', 'statement', 'emergency'].includes(last ?? '')) expect(kind, code).toBe(last);
+    }
+  });
   it('every watch has its warning beside it', () => {
     const codes = new Set(ALERT_EVENTS.map(({ code }) => code));
     const warningOf: Record<string, string> = { SVA: 'SVR', TOA: 'TOR' };

@@ -195,3 +195,22 @@ describe('how weighty a finding is', () => {
     });
   });
 });
+
+describe('a power that is lowered to what the rule gives (47 CFR 95.1767: 5 W on the 462 MHz interstitial channels)', () => {
+  const fleet = shipped('fleet-mobile');
+  it('is said with both figures, and is no full channel any more', () => {
+    const { verdict, codes, finding, content } = first(
+      fleet,
+      channel('Between', 462.5625, 462.5625, { service: 'gmrs' }),
+    );
+    expect(verdict).toBe('adapted');
+    expect(codes).toEqual(['power-lowered', 'licence-needed']);
+    expect(finding).toMatchObject({ severity: 'note', limitW: 5, usedW: 5 });
+    expect(content).toMatchObject({ powerW: 5 });
+  });
+  it('is not said where the set may send with all it has', () => {
+    const { verdict, codes, content } = first(fleet, channel('Main', 462.55, 462.55, { service: 'gmrs' }));
+    expect([verdict, codes]).toEqual(['full', ['licence-needed']]);
+    expect(content).toMatchObject({ powerW: 25 });
+  });
+});

@@ -328,6 +328,22 @@ describe('names that are chosen together', () => {
   });
 });
 
+it('more channels of one name than there are usual forms: each has a name of its own, until none is left', () => {
+  const rule = { length: 6, characters: 'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789' };
+  const alike = named(Array.from({ length: 40 }, () => 'Harbour'));
+  const names = [...namesTogether(alike, rule).values()];
+  expect(new Set(names.map(({ text }) => text)).size).toBe(40);
+  expect(names.some(({ isTwice }) => isTwice)).toBe(false);
+  for (const { text } of names) expect(text.length).toBeLessThanOrEqual(6);
+  // One letter to a name, and only these letters: two names, and whoever comes after has one that is there already, and is told.
+  const bare = namesTogether(alike.slice(0, 4), { length: 1, characters: 'HA' });
+  const told = [...bare.values()].filter(({ isTwice }) => isTwice);
+  expect(told.length).toBeGreaterThan(0);
+  expect(new Set([...bare.values()].filter(({ isTwice }) => !isTwice).map(({ text }) => text)).size).toBe(
+    4 - told.length,
+  );
+});
+
 describe('one name by itself', () => {
   const cases: readonly (readonly [string, number, string, string])[] = [
     ['Watch', 8, MIXED, 'Watch'],

@@ -376,6 +376,8 @@ describe('one number for each channel across a fleet', () => {
         if (!one) return;
         const others = otherNumbers(any, fleet, none, one.id);
         expect(others.map(({ number }) => number)).not.toContain(free.channels[0]?.number);
+        // The least loss first; of equal ones the lowest number.
+        expect(others).toEqual(others.toSorted((a, b) => a.lessPoints - b.lessPoints || a.number - b.number));
         for (const { number, numbers, lessPoints, there, moves } of others) {
           const held = numberFleet(any, fleet, { last: {}, pins: { [one.id]: number } });
           expect(numbersOf(held)).toEqual(numbers);
@@ -389,6 +391,21 @@ describe('one number for each channel across a fleet', () => {
       }),
       { numRuns: runs(20) },
     ));
+  it('other numbers stand by what they lose, not by their size', () => {
+    const one = gmrs('A', 0);
+    const fleet = [
+      kindOf(freeSet('most', 30, 1), 9),
+      kindOf(freeSet('some', 20, 1), 6),
+      kindOf(freeSet('few', 7, 1), 2),
+      kindOf(freeSet('more', 41, 1), 4),
+    ];
+    const others = otherNumbers(plan([one]), fleet, none, one.id);
+    expect(others.map(({ number, talking }) => [number, talking])).toEqual([
+      [20, 6],
+      [41, 4],
+      [7, 2],
+    ]);
+  });
   it('sets that only listen do not drive away from those that talk', () => {
     const one = gmrs('A', 0);
     const fleet = [kindOf(freeSet('talks', 7, 1), 2), kindOf(shipped('wideband-receiver'), 9)];

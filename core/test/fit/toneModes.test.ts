@@ -216,3 +216,14 @@ describe('for any plan', () => {
       way: 'absolute',
     }));
 });
+
+it('a list of modes that nobody looked up: whether a channel can be had is not known, and that is said', () => {
+  const base = modal();
+  const fields = base.fields.map((field) => (field.id === 'tmode' ? { ...field, list: 'unknown' } : field));
+  const device: Description = { ...base, fields };
+  const one = channel('Kelp', 147.3, 147.9, { transmitTone: '100.0' });
+  const { cells } = fitPlan(plan([one]), fitDevice(device));
+  expect(cells.map(({ verdict, findings }) => [verdict, findings.map(({ code }) => code)])).toEqual([
+    ['unknown', ['tone-list-unknown']],
+  ]);
+});
