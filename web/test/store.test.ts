@@ -14,6 +14,7 @@ const { send } = await import('./routes');
 const { addThing, brokenThings, listThings, revertThing, saveThing, takeThing, thingAt } = await import(
   '../src/server/store/store'
 );
+const { listDescriptions } = await import('../src/server/repositories/descriptions');
 const { openEdits } = await import('../src/server/repositories/edits');
 const { loadPlan } = await import('../src/server/repositories/plans');
 const { loadDesk } = await import('../src/server/desk');
@@ -253,6 +254,75 @@ describe('a row that nobody can read', () => {
     await db('plan')
       .where({ id: body.id })
       .update({ document: JSON.stringify(document), deleted_at: new Date() });
+  });
+});
+
+describe('what was read once', () => {
+  const named = async (trx = db) => {
+    const [first] = await listThings(trx, 'unit', workspaceId);
+    if (!first) throw new Error('no unit');
+    return first.value;
+  };
+  const rename = (trx: typeof db, id: string, nickname: string) =>
+    trx('unit')
+      .where({ id })
+      .update({ document: trx.raw(`jsonb_set(document, '{nickname}', to_jsonb(?::text))`, [nickname]) });
+
+  it('is handed out again as long as nobody writes it, and nobody can change it on the way', async () => {
+    const one = await named();
+    expect(await named()).toBe(one);
+    expect(() => {
+      (one as { nickname: string }).nickname = 'Other';
+    }).toThrow(TypeError);
+  });
+  it('is read anew when somebody writes it by hand, without another version, and as often as they do', async () => {
+    const before = await named();
+    await db.transaction(async (trx) => {
+      for (const nickname of ['AA by hand', 'AA by hand again']) {
+        await rename(trx as never, before.id, nickname);
+        expect((await listThings(trx, 'unit', workspaceId)).map(({ value }) => value.nickname)).toContain(
+          nickname,
+        );
+      }
+    });
+    await rename(db, before.id, before.nickname);
+    expect((await named()).nickname).toBe(before.nickname);
+  });
+  it('does not outlive a change that was taken back in the middle', async () => {
+    const before = await named();
+    const halfway = db.transaction(async (trx) => {
+      await rename(trx as never, before.id, 'AA halfway');
+      expect((await listThings(trx, 'unit', workspaceId)).map(({ value }) => value.nickname)).toContain(
+        'AA halfway',
+      );
+      throw new Error('taken back');
+    });
+    await expect(halfway).rejects.toThrow('taken back');
+    expect((await named()).nickname).toBe(before.nickname);
+    await rename(db, before.id, 'AA after it');
+    expect((await listThings(db, 'unit', workspaceId)).map(({ value }) => value.nickname)).toContain(
+      'AA after it',
+    );
+    await rename(db, before.id, before.nickname);
+  });
+  it('kinds of sets too: one that is written by hand or let go of is as it is now', async () => {
+    const kinds = () => listDescriptions(db, workspaceId);
+    const [first, second] = await kinds();
+    if (!first || !second) throw new Error('no kinds');
+    expect((await kinds())[0]).toBe(first);
+    const { id, title } = first.description;
+    const row = () => db('description').where({ workspace_id: workspaceId, id });
+    const called = (to: string) =>
+      row().update({ document: db.raw(`jsonb_set(document, '{title}', to_jsonb(?::text))`, [to]) });
+    await called('Another title');
+    const now = await kinds();
+    expect(now[0]?.description.title).toBe('Another title');
+    expect(now[1]).toBe(second);
+    await called(title);
+    await row().update({ deleted_at: db.fn.now() });
+    expect((await kinds())[0]).toBe(second);
+    await row().update({ deleted_at: null });
+    expect((await kinds())[0]).toEqual(first);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Description, Numbers, Unit } from '../model/index';
+import { type Description, markOf, type Numbers, type Unit } from '../model/index';
 import type { Grounds, NO_GROUNDS } from '../rules/index';
 import { type Board, boardOf } from './board';
 import type { FitDevice } from './device';
@@ -11,6 +11,8 @@ type OnDevice = Map<string, { readonly judgement: Judgement; neededBy: number }>
 
 /** What was judged for one fleet under one policy, kind by kind. */
 interface Judged {
+  /** All that it depends on. */
+  readonly key: string;
   readonly fleet: readonly UnitKind[];
   readonly on: Map<FitDevice, OnDevice>;
 }
@@ -22,6 +24,8 @@ interface Judged {
  */
 export class BoardFitter {
   private readonly known = new Map<string, Judged>();
+  /** The last boards, by all that they depend on. */
+  private readonly made = new Map<string, Board>();
   private boards = 0;
   /** How many judgements the last board needed that were not known from before. */
   fresh = 0;
@@ -38,8 +42,17 @@ export class BoardFitter {
     numbers: Numbers = {},
   ): Board {
     this.fresh = 0;
+    const judged = this.judgedFor(plan, units, descriptions, grounds);
+    const all = `${judged.key} ${markOf(plan)} ${JSON.stringify(numbers)}`;
+    const made = this.made.get(all) ?? this.boardAnew(plan, judged, numbers);
+    this.made.delete(all);
+    this.made.set(all, made);
+    shortenTo(this.made, this.states);
+    return made;
+  }
+
+  private boardAnew(plan: FitPlan, { fleet, on }: Judged, numbers: Numbers): Board {
     this.boards++;
-    const { fleet, on } = this.judgedFor(plan, units, descriptions, grounds);
     const texts = new Map(plan.channels.map((channel) => [channel.id, JSON.stringify(channel)]));
     return boardOf(plan, fleet, ({ device }) => {
       const here: OnDevice = on.get(device) ?? new Map();
@@ -67,15 +80,26 @@ export class BoardFitter {
   ): Judged {
     const { carried, receivePolicy, country, licensed, withoutRight, spares } = plan;
     const policy = [carried, receivePolicy, country, licensed, withoutRight, spares];
-    const key = JSON.stringify([units, descriptions, grounds, policy]);
+    const key = [
+      ...units.map(markOf),
+      '/',
+      ...descriptions.map(markOf),
+      JSON.stringify([grounds, policy]),
+    ].join(' ');
     const judged = this.known.get(key) ?? {
+      key,
       fleet: unitKinds(units, descriptions, grounds, plan),
       on: new Map(),
     };
     this.known.delete(key);
     this.known.set(key, judged);
-    const [oldest] = this.known.keys();
-    if (this.known.size > this.states && oldest !== undefined) this.known.delete(oldest);
+    shortenTo(this.known, this.states);
     return judged;
   }
+}
+
+/** Lets the oldest go where there are more than so many. */
+function shortenTo(kept: Map<string, unknown>, most: number): void {
+  const [oldest] = kept.keys();
+  if (kept.size > most && oldest !== undefined) kept.delete(oldest);
 }

@@ -8,6 +8,7 @@ export * from './description';
 export * from './directory';
 export * from './evidence';
 export * from './find';
+export * from './frozen';
 export * from './heard';
 export * from './held';
 export * from './inOrder';

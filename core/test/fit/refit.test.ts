@@ -1,5 +1,5 @@
 import { BoardFitter, fitBoard } from '@umbrex/core/fit';
-import type { Numbers, Plan } from '@umbrex/core/model';
+import { frozen, type Numbers, type Plan } from '@umbrex/core/model';
 import { NO_GROUNDS } from '@umbrex/core/rules';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -62,6 +62,30 @@ describe('fitting again after an edit', () => {
     fitter.board({ ...OSTREL, receivePolicy: 'open' }, UNITS, SHIPPED, NO_GROUNDS);
     expect(fitter.fresh).toBe(kinds * OSTREL.channels.length);
   });
+  it('of all that is alike it is the same board, and another one as soon as anything is not', () => {
+    const fitter = new BoardFitter(2);
+    const units = frozen(structuredClone(UNITS));
+    const kinds = frozen(structuredClone(SHIPPED));
+    const numbers = { [OSTREL.channels[0]?.id ?? '']: 3 };
+    const first = fitter.board(OSTREL, units, kinds, NO_GROUNDS, numbers);
+    expect(fitter.board(structuredClone(OSTREL), units, kinds, NO_GROUNDS, { ...numbers })).toBe(first);
+    const [one, ...others] = units;
+    if (!one) throw new Error('no unit');
+    const another = [
+      fitter.board({ ...OSTREL, receivePolicy: 'open' }, units, kinds, NO_GROUNDS, numbers),
+      fitter.board(OSTREL, units, kinds, NO_GROUNDS, {}),
+      fitter.board(OSTREL, [frozen({ ...one, keeps: [5] }), ...others], kinds, NO_GROUNDS, numbers),
+      fitter.board(
+        OSTREL,
+        units,
+        [...kinds.slice(1), frozen({ ...kinds[0], marks: [] } as never)],
+        NO_GROUNDS,
+        numbers,
+      ),
+      fitter.board(OSTREL, units, kinds, { ...NO_GROUNDS, day: '2031-01-01' } as never, numbers),
+    ];
+    for (const board of another) expect(board).not.toBe(first);
+  });
   it('two states by turns, as a draft beside what was published: each is judged once, and what they share not twice', () => {
     const fitter = new BoardFitter(2);
     const [rename] = EDITS;
@@ -91,7 +115,9 @@ describe('fitting again after an edit', () => {
     fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS);
     // Channel 2 as it was is known from the first edit, channel 1 from the second.
     expect(fitter.fresh).toBe(0);
-    for (const at of [1, 1]) fitter.board(retone?.(OSTREL, at) ?? OSTREL, UNITS, SHIPPED, NO_GROUNDS);
+    // Two boards of which neither needs channel 1 as it was.
+    const once = retone?.(OSTREL, 1) ?? OSTREL;
+    for (const one of [once, retone?.(once, 2) ?? once]) fitter.board(one, UNITS, SHIPPED, NO_GROUNDS);
     fitter.board(OSTREL, UNITS, SHIPPED, NO_GROUNDS);
     expect(fitter.fresh).toBe(before);
   });

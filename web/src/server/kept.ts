@@ -7,6 +7,11 @@ export class Kept<T> {
 
   constructor(private readonly most: number) {}
 
+  /** What is kept, if anything. */
+  at(key: string): T | undefined {
+    return this.entries.get(key);
+  }
+
   of(key: string, compute: () => T): T {
     const known = this.entries.get(key);
     if (known !== undefined) {

@@ -4,13 +4,16 @@ import {
   DESCRIPTION_FORMAT,
   type Description,
   DescriptionSchema,
+  frozen,
   type Mark,
   type Recording,
 } from '@umbrex/core/model';
 import { withoutSteps, withRecordedSteps } from '@umbrex/core/record';
 import type { Knex } from 'knex';
 import type { Saved, Versioned } from '../../contract/things';
+import { Kept } from '../kept';
 import { BadInput, ChangedMeanwhile } from '../problem';
+import { STANDS } from '../store/document';
 import { addThing, saveThing, thingAt } from '../store/store';
 
 /** A description as it is read; where its keys and steps have slips it comes without them, and they are named. */
@@ -20,10 +23,31 @@ export interface ReadDescription {
   readonly slips: readonly Finding[];
 }
 
-/** All kinds of a workspace. One that cannot be read is one kind of which nothing is known, not the end of every page. */
+/** What was read of kinds, by the mark of their row. */
+const known = new Kept<ReadDescription>(500);
+
+/** All kinds of a workspace, each read once as long as nobody writes it. One that cannot be read is one kind of which nothing is known, not the end of every page. */
 export async function listDescriptions(db: Knex, workspaceId: string): Promise<ReadDescription[]> {
-  const rows = await db('description').where({ workspace_id: workspaceId, deleted_at: null }).orderBy('id');
-  return rows.map(({ id, document, version }) => ({ ...readDescription(id, document), version }));
+  const all = () => db('description').where({ workspace_id: workspaceId, deleted_at: null });
+  const rows: Stands[] = await all().select('id', 'version', db.raw(STANDS)).orderBy('id');
+  const keyOf = ({ id, version, stands }: Stands) => `${workspaceId} ${id} ${version} ${stands}`;
+  const there = new Map(rows.map((row) => [row.id, known.at(keyOf(row))]));
+  const missing = rows.filter(({ id }) => !there.get(id)).map(({ id }) => id);
+  const read: (Stands & { document: unknown })[] =
+    missing.length > 0 ? await all().select('*', db.raw(STANDS)).whereIn('id', missing) : [];
+  for (const row of read)
+    there.set(
+      row.id,
+      known.of(keyOf(row), () => frozen({ ...readDescription(row.id, row.document), version: row.version })),
+    );
+  // One that was let go of between the two is not there.
+  return rows.flatMap(({ id }) => there.get(id) ?? []);
+}
+
+interface Stands {
+  readonly id: string;
+  readonly version: number;
+  readonly stands: string;
 }
 
 /** Reads a kept document. One whose keys or steps do not pass is a kind of set whose keys nobody described. */

@@ -6,7 +6,7 @@ import { KINDS, type Kind, type Saved, SCHEMAS, type Things, type Versioned } fr
 import { log } from '../log';
 import { ChangedMeanwhile, NotHere } from '../problem';
 import { type Edit, recordEdit } from '../repositories/edits';
-import { checked, kept, read } from './document';
+import { checked, kept, read, readOnce, STANDS } from './document';
 import { type At, type Move, RULES } from './rules';
 
 /*
@@ -65,13 +65,14 @@ export async function listThings<K extends Kind>(
   most?: number,
 ): Promise<Versioned<Things[K]>[]> {
   const query = db(kind)
+    .select('*', db.raw(STANDS))
     .where({ workspace_id: workspaceId, deleted_at: null, ...columns })
     .andWhereRaw(LIVE[kind] ?? 'true')
     .orderByRaw(ORDER[kind] ?? BY_NAME);
   const rows: Row[] = await (most === undefined ? query : query.limit(most));
   const unread: string[] = [];
   const things = rows.flatMap((row) => {
-    const value = read(kind, row);
+    const value = readOnce(kind, row);
     if (value) return [{ value, version: row.version }];
     unread.push(row.id);
     log.error({ kind, id: row.id }, 'a row cannot be read');
