@@ -20,9 +20,11 @@ import {
   forbidding,
   isForbidden,
   letterBefore,
+  noRepeater,
   noToneOf,
   offsetInWords,
   offsetWord,
+  talkOn,
 } from './wordings';
 import {
   CHANNEL_WORDS,
@@ -104,6 +106,16 @@ function phraseAt(tokens: readonly Token[], i: number): (typeof PHRASES)[number]
   return isCut && phrase?.[1] !== 'listen' ? undefined : phrase;
 }
 
+/** Turns of phrase, in the order in which they are tried. */
+const TURNS: readonly ((state: State, i: number) => number)[] = [
+  noToneOf,
+  noRepeater,
+  talkOn,
+  encodeOnly,
+  offsetInWords,
+  offsetWord,
+];
+
 /** Deals with the words from place `i` on and answers how many it used. */
 function step(state: State, i: number): number {
   const { got, tokens } = state;
@@ -122,7 +134,7 @@ function step(state: State, i: number): number {
     got.listen = true;
     return forbidden;
   }
-  const said = noToneOf(state, i) || encodeOnly(state, i) || offsetInWords(state, i) || offsetWord(state, i);
+  const said = TURNS.reduce((used, take) => used || take(state, i), 0);
   if (said > 0) return said;
   const phrase = phraseAt(tokens, i);
   if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
@@ -323,7 +335,10 @@ function takeMark(state: State, token: Token, i: number): boolean {
     say(state, 'access', 'open', i);
     return true;
   }
-  if (token.lower === 'csq' || (OFF_WORDS.has(token.lower) && next === undefined && got.name.length === 0))
+  // `rpt off`: that it does not run, or that it has no tone.
+  const isOfRepeater = REPEATER_WORDS.has(before?.lower ?? '') && /^(off|none)$/.test(token.lower);
+  const isLast = next === undefined && got.name.length === 0 && !isOfRepeater;
+  if (token.lower === 'csq' || (OFF_WORDS.has(token.lower) && isLast))
     return pushTone(state, 'off', token, token);
   return false;
 }

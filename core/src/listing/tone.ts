@@ -11,7 +11,7 @@ export interface ToneReading {
   readonly questions: readonly Question[];
 }
 
-const MARKED_DCS = /^d?-?([0-7]{3})-?([nir]?)$/i;
+const MARKED_DCS = /^d?-?([0-7]{3})(?:-?([nir]))?$/i;
 
 /** No CTCSS tone lies above 254.1 Hz, so a larger number of three octal digits can only be a code. */
 const HIGHEST_TENTHS = 2600;

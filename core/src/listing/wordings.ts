@@ -1,7 +1,7 @@
 import { type State, withText } from './collected';
 import { directLast, isFrequency, nearValue } from './nearby';
 import type { Token } from './tokens';
-import { DIRECTION_WORDS, type Direction } from './words';
+import { DIRECTION_WORDS, type Direction, REPEATER_WORDS, TONE_WORDS } from './words';
 
 /* Turns of phrase of several words, which no list of fixed words holds. */
 
@@ -75,6 +75,33 @@ export function offsetInWords({ got, tokens }: State, i: number): number {
   got.offsetHz = sign * Math.round(Number(size.text) * (unit.lower.startsWith('k') ? 1e3 : 1e6));
   got.offsetAt = { start: tokens[i]?.start ?? size.start, end: said.at(-1)?.end ?? way.end };
   return from + 3;
+}
+
+/** `no repeater`, `not a repeater`: from set to set. Answers the words used, or 0. */
+export function noRepeater({ got, tokens }: State, i: number): number {
+  if (!/^(no|not|without|non)$/.test(tokens[i]?.lower ?? '')) return 0;
+  const at = /^(a|the|any)$/.test(tokens[i + 1]?.lower ?? '') ? i + 2 : i + 1;
+  const word = tokens[at];
+  // `no rpt tone` is of the tone.
+  if (!word || !REPEATER_WORDS.has(word.lower) || TONE_WORDS[tokens[at + 1]?.lower ?? '']) return 0;
+  got.direct = true;
+  return at + 1 - i;
+}
+
+/** `listen 462.575 talk 467.575`: which is heard, and which is sent on, in everyday words. */
+export function talkOn(state: State, i: number): number {
+  const { got, tokens } = state;
+  const next = (k: number) => (tokens[k + 1]?.lower === 'on' ? k + 2 : k + 1);
+  const says = (words: RegExp) => (one: Token, k: number) =>
+    words.test(one.lower) && isFrequency(tokens[next(k)]);
+  const word = tokens[i];
+  if (!word || !isFrequency(tokens[next(i)])) return 0;
+  const isTalk = says(/^(talk|speak)$/)(word, i);
+  const isListen = says(/^(listen|hear)$/)(word, i) && tokens.some(says(/^(talk|speak)$/));
+  if (!isTalk && !isListen) return 0;
+  if (isTalk && got.frequencies.length === 0 && !tokens.some(says(/^(listen|hear)$/))) return 0;
+  state.direction = isTalk ? 'send' : 'hear';
+  return next(i) - i;
 }
 
 const OFFSET_WORD = /^(offset|shift)$/;
