@@ -287,7 +287,13 @@ test('alert radios: areas are written in the plan, wrong ones are said at once, 
   await expect(page.getByText('4 counties next to Cuyahoga')).toBeVisible();
   const keep = page.getByRole('button', { name: 'Save', exact: true });
   await expect(keep).toBeDisabled();
-  await page.getByLabel(/^162\.4000 MHz is still the transmitter/).click();
+  // Without areas of its own nothing is asked any more.
+  await page.getByLabel('Its own area codes').fill('');
+  await expect(keep).toBeEnabled();
+  await page.getByLabel('Its own area codes').fill('099003, 039035, 039093');
+  await page.getByLabel('Weather transmitter heard there, MHz').selectOption('162.4000');
+  await page.getByLabel('Its own area codes').fill('099003');
+  await page.getByLabel('Its own area codes').fill('099003, 039035, 039093');
   await expect(keep).toBeEnabled();
   await page.getByLabel('Its own area codes').fill('099003, 039035');
   await keep.click();

@@ -6,6 +6,7 @@ import { type Plan, UnitSchema } from '@umbrex/core/model';
 import { NO_GROUNDS } from '@umbrex/core/rules';
 import { shippedDescriptions } from '../devices/read';
 import { wallList } from '../web/src/server/print/lists';
+import { median } from './benchDemo';
 import { Fleet, query } from './fleet';
 import { chromiumPath, ensureBuild, ensureChromium, ensurePostgres } from './lib.mjs';
 
@@ -17,7 +18,6 @@ const ROUNDS = 5;
 /** A phone of the middle sort: four times slower than this machine, 1.6 Mbit/s, 150 ms (common practice, as remembered). */
 const SLOWER = 4;
 const NETWORK = { offline: false, downloadThroughput: 200_000, uploadThroughput: 94_000, latency: 150 };
-const median = (list: number[]) => list.toSorted((a, b) => a - b)[list.length >> 1] ?? Number.NaN;
 
 await benchWall();
 ensurePostgres();

@@ -1,5 +1,5 @@
-import { Fleet, query } from './fleet';
-import { ensureBuild, ensurePostgres } from './lib.mjs';
+import { median, onDemo } from './benchDemo';
+import { query } from './fleet';
 
 /*
  * What somebody waits for on the server: each page of the demo's plan when nothing was written since the last one, beside the same page right
@@ -7,15 +7,8 @@ import { ensureBuild, ensurePostgres } from './lib.mjs';
  */
 const ROUNDS = 9;
 const PAGES = ['', '/today', '/people', '/devices', '/fit', '/check', '/sheets', '/rollout', '/air'];
-const median = (list: number[]) => list.toSorted((a, b) => a - b)[list.length >> 1] ?? Number.NaN;
 
-ensurePostgres();
-ensureBuild();
-const fleet = await Fleet.make();
-try {
-  const served = await fleet.serve();
-  await served.signIn();
-  const [{ id }] = (await (await served.call('GET', '/api/plans')).json()) as [{ id: string }];
+await onDemo(async (served, id, fleet) => {
   const timed = async (path: string): Promise<number> => {
     const start = performance.now();
     const answer = await served.call('GET', path);
@@ -46,7 +39,4 @@ try {
       `page ${page || '/'}: after an edit / unchanged ${(b / a).toFixed(2)}; unchanged / health ${(a / health).toFixed(0)}  (${a.toFixed(0)} ms, after an edit ${b.toFixed(0)} ms)\n`,
     );
   }
-  await served.stop();
-} finally {
-  await fleet.end();
-}
+});

@@ -1,5 +1,5 @@
-import { Fleet, type Served } from './fleet';
-import { ensureBuild, ensurePostgres } from './lib.mjs';
+import { median, onDemo } from './benchDemo';
+import type { Served } from './fleet';
 
 /*
  * A plan read by 100 clients at once against the health answer asked by as many: medians of seven rounds after one to warm up,
@@ -9,13 +9,7 @@ const CLIENTS = 100;
 const EACH = 5;
 const ROUNDS = 7;
 
-ensurePostgres();
-ensureBuild();
-const fleet = await Fleet.make();
-try {
-  const served = await fleet.serve();
-  await served.signIn();
-  const [{ id }] = (await (await served.call('GET', '/api/plans')).json()) as [{ id: string }];
+await onDemo(async (served, id) => {
   const plan = await (await served.call('GET', `/api/plans/${id}`)).text();
   let errors = 0;
   const round = async (path: string, right: (text: string) => boolean): Promise<number> => {
@@ -37,14 +31,10 @@ try {
     times.plan.push(read);
     times.health.push(health);
   }
-  const median = (list: number[]) =>
-    (list.toSorted((a, b) => a - b)[ROUNDS >> 1] ?? Number.NaN) / EACH / CLIENTS;
-  const [read, health] = [median(times.plan), median(times.health)];
+  const each = (list: number[]) => median(list) / EACH / CLIENTS;
+  const [read, health] = [each(times.plan), each(times.health)];
   process.stdout.write(
     `plan read by ${CLIENTS} clients / health answer to as many: ${(read / health).toFixed(2)}  (plan ${read.toFixed(2)} ms, health ${health.toFixed(2)} ms a request, ${errors} errors)\n`,
   );
-  await served.stop();
   if (errors > 0) process.exitCode = 1;
-} finally {
-  await fleet.end();
-}
+});

@@ -1,12 +1,12 @@
 import type { PlanCountry } from '../facts/index';
 import {
+  askInstead,
   type Collected,
   frequencyHz,
   looseFrequencyHz,
   pushTone,
   type State,
   tooLow,
-  withText,
 } from './collected';
 import { takeDigital } from './digital';
 import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
@@ -321,13 +321,7 @@ function takeMark(state: State, token: Token, i: number): boolean {
     return true;
   }
   if (UNREAD_WORDS.has(token.lower) && hasPlace) {
-    got.questions.push({
-      code: 'left-over',
-      blocking: true,
-      about: token.text,
-      offers: ['plus', 'minus'],
-      lines: ['plus', 'minus'].map((word) => withText(got.line, token.start, token.end, word)),
-    });
+    askInstead(got, token.start, token.end, ['plus', 'minus']);
     return true;
   }
   if (token.lower === 'open' && i > 0) {
@@ -350,7 +344,10 @@ function takeDirection(state: State, token: Token, i: number): boolean {
   // `R 100.0` is a tone that is heard; `R 20` is a repeater.
   const isHeard =
     token.lower === 'r' && looksLikeTone(after?.text ?? '') && !/^\d{2}$/.test(after?.text ?? '');
-  if (isHeard && isRepeaterOrHeard(state, i)) return askLetter(state, token);
+  if (isHeard && isRepeaterOrHeard(state, i)) {
+    askInstead(got, token.start, token.end, ['rpt', 'rx']);
+    return true;
+  }
   const direction = isHeard ? 'hear' : DIRECTION_WORDS[token.lower];
   if (!direction) return false;
   // Which of the two it means is asked, or the table of the pair knows.
@@ -376,13 +373,6 @@ function isRepeaterOrHeard({ got, tokens }: State, i: number): boolean {
       k !== i && (REPEATER_WORDS.has(lower) || DIRECTION_WORDS[lower] || /^[tr]$/.test(lower)),
   );
   return isBehindPlace && !saysMore && got.frequencies.length < 2 && got.offsetHz === undefined;
-}
-
-function askLetter({ got }: State, { text, start, end }: Token): true {
-  const offers = ['rpt', 'rx'];
-  const lines = offers.map((offer) => withText(got.line, start, end, offer));
-  got.questions.push({ code: 'left-over', blocking: true, about: text, offers, lines });
-  return true;
 }
 
 function takeName(state: State, token: Token, at: number): number {

@@ -101,3 +101,9 @@ export function pushTone(state: State, tone: ToneText | 'unknown' | undefined, f
   state.kind = undefined;
   return true;
 }
+
+/** Asks about words of a line that are read in more than one way: each offer stands in their place in a line of its own. */
+export function askInstead(got: Collected, from: number, to: number, offers: readonly string[]): void {
+  const lines = offers.map((offer) => withText(got.line, from, to, offer));
+  got.questions.push({ code: 'left-over', blocking: true, about: got.line.slice(from, to), offers, lines });
+}

@@ -1,4 +1,4 @@
-import { type State, withText } from './collected';
+import { askInstead, type State } from './collected';
 import { directLast, isFrequency, nearValue } from './nearby';
 import type { Token } from './tokens';
 import { DIRECTION_WORDS, type Direction, REPEATER_WORDS, TONE_WORDS } from './words';
@@ -38,10 +38,7 @@ export function noToneOf({ got, tokens }: State, i: number): number {
   const [no, way, tone] = tokens.slice(i, i + 3);
   if (!no || !way || !tone || !isNoTone(tokens, i)) return 0;
   if (SENDING.test(way.lower)) {
-    const offers = ['in off', 'rx only'];
-    const lines = offers.map((offer) => withText(got.line, no.start, tone.end, offer));
-    const about = got.line.slice(no.start, tone.end);
-    got.questions.push({ code: 'left-over', blocking: true, about, offers, lines });
+    askInstead(got, no.start, tone.end, ['in off', 'rx only']);
     return 3;
   }
   got.tones.push({ tone: 'off', direction: DIRECTION_WORDS[way.lower], start: no.start, end: tone.end });
@@ -130,9 +127,7 @@ export function offsetWord({ got, tokens }: State, i: number): number {
   const isSaid = got.offsetHz !== undefined || /^((k|m)?hz|k|m)$/.test(before?.lower ?? '') || isWay(before);
   if (isSize || isSaid) return 1;
   if (!hasPlace) return 0;
-  const offers = ['rpt', 'direct'];
-  const lines = offers.map((offer) => withText(got.line, token.start, token.end, offer));
-  got.questions.push({ code: 'left-over', blocking: true, about: token.text, offers, lines });
+  askInstead(got, token.start, token.end, ['rpt', 'direct']);
   return 1;
 }
 

@@ -1,5 +1,6 @@
 import { readLine } from '@umbrex/core/listing';
 import { describe, expect, it } from 'vitest';
+import { comesTo, type DecidedLine, mhz } from '../support/lines';
 
 /*
  * Three more batches of lines, each decided before the reader was asked. Read wrongly without a question: of the first 171 lines three (an R
@@ -9,11 +10,8 @@ import { describe, expect, it } from 'vitest';
  * All of these classes are mended. Asked without need: nine, four and six, of which eleven are mended. Decisions that the reader corrected are
  * as corrected: `RV60` is a channel of IARU Region 1, an offset that is written stands, `VHF 16` is marine, `1.` before a name is of the name.
  */
-type Expected =
-  | 'ask'
-  | readonly [receiveMHz: number, transmitMHz: number | null, sent: string, waitedFor: string];
 // biome-ignore format: a line each
-const LINES: readonly (readonly [country: 'US' | 'EU' | 'AU', line: string, Expected])[] = [
+const LINES: readonly DecidedLine[] = [
   ['US', '462.725 R 141.3 Tern Point', 'ask'],
   ['US', 'Tern Point rptr, 462.725 MHz out, 467.725 MHz in, tone 141.3 Hz in, no tone out', [462.725,467.725,'141.3','off']],
   ['US', 'Tern Point; 462.725; 467.725; 141.3; 141.3', [462.725,467.725,'141.3','141.3']],
@@ -406,16 +404,9 @@ const LINES: readonly (readonly [country: 'US' | 'EU' | 'AU', line: string, Expe
   ['AU', 'uhf ch 40 road', [477.4,477.4,'off','off']],
 ];
 
-const mhz = (hz: number | null) => (hz === null ? null : hz / 1e6);
-
 describe('three more batches of lines', () => {
   it.each(LINES)('%s: %s', (country, line, expected) => {
-    const { ok, channel } = readLine(line, country);
-    const read =
-      ok && channel
-        ? [mhz(channel.receiveHz), mhz(channel.transmitHz), channel.transmitTone, channel.receiveTone]
-        : 'ask';
-    expect(read).toEqual(expected);
+    expect(comesTo(country, line)).toEqual(expected);
   });
   it.each([
     ['Kelp 462.650 RPT 131.8(R) 141.3(T)', 'Kelp'],

@@ -1,5 +1,6 @@
 import { readLine } from '@umbrex/core/listing';
 import { describe, expect, it } from 'vitest';
+import { comesTo, type DecidedLine } from '../support/lines';
 
 /*
  * Lines as people write them, decided before the reader was asked. Of the first 71, twelve decisions were mine to correct (marine and air are
@@ -8,11 +9,8 @@ import { describe, expect, it } from 'vitest';
  * words, low frequencies beside a mode, letters before two frequencies. Of 60 lines written after that four were asked about without need,
  * three of which were mended (`462.700R`, `GMRS19R`, `encode only`) and one is as the band says (an offset that is not usual there).
  */
-type Expected =
-  | 'ask'
-  | readonly [receiveMHz: number, transmitMHz: number | null, sent: string, waitedFor: string];
 // biome-ignore format: a line each
-const LINES: readonly (readonly [country: 'US' | 'EU' | 'AU', line: string, Expected])[] = [
+const LINES: readonly DecidedLine[] = [
   ['US', 'Heron Rock 462.725 + 100.0', [462.725,467.725,'100.0','off']],
   ['US', 'Cairn 147.300 plus PL 110.9', [147.3,147.9,'110.9','off']],
   ['US', 'Cairn 147.300+ 110.9/110.9', [147.3,147.9,'110.9','110.9']],
@@ -148,13 +146,7 @@ const LINES: readonly (readonly [country: 'US' | 'EU' | 'AU', line: string, Expe
 
 describe('lines decided before they were read', () => {
   it.each(LINES)('%s: %s', (country, line, expected) => {
-    const { ok, channel } = readLine(line, country);
-    const mhz = (hz: number | null) => (hz === null ? null : hz / 1e6);
-    const read =
-      ok && channel
-        ? [mhz(channel.receiveHz), mhz(channel.transmitHz), channel.transmitTone, channel.receiveTone]
-        : 'ask';
-    expect(read).toEqual(expected);
+    expect(comesTo(country, line)).toEqual(expected);
   });
   it.each([
     ['Kelp 462.650 rpt no input tone', 'off', 'off'],

@@ -1,12 +1,9 @@
-import { WEATHER_NUMBERS } from '@umbrex/core/facts';
 import type { Unit, UnitInput } from '@umbrex/core/model';
-import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
-import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { AreaNames } from '../PlanDesk/AreaNames';
-import { StillHeard } from '../PlanDesk/StillHeard';
+import { Transmitter } from '../PlanDesk/Transmitter';
 
 const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
 
@@ -24,7 +21,6 @@ export function OwnAreas({
   const own = form.watch('alerts') ?? null;
   const [text, setText] = useState((own?.areas ?? []).join(', '));
   const [known] = useState<ReadonlySet<string>>(() => new Set(own?.areas));
-  const [isChosen, setChosen] = useState(false);
   const change = (alerts: UnitInput['alerts']) => form.setValue('alerts', alerts, { shouldDirty: true });
   const write = (next: string) => {
     setText(next);
@@ -60,23 +56,12 @@ export function OwnAreas({
       </div>
       {own && (
         <div>
-          <LabelledSelect
+          <Transmitter
             title="Weather transmitter heard there, MHz"
-            value={String(own.weatherHz)}
-            options={[
-              ['unknown', 'nobody has listened yet'],
-              ...WEATHER_NUMBERS.map(({ receiveHz }) => [String(receiveHz), mhzText(receiveHz)] as const),
-            ]}
-            set={(next) => {
-              setChosen(true);
-              change({ ...own, weatherHz: next === 'unknown' ? next : Number(next) });
-            }}
-          />
-          <StillHeard
-            known={known}
             areas={own.areas}
+            known={known}
             weatherHz={own.weatherHz ?? 'unknown'}
-            isChosen={isChosen}
+            set={(weatherHz) => change({ ...own, weatherHz })}
             setGood={setGood}
           />
         </div>

@@ -1,12 +1,11 @@
-import { type ALERT_EVENT_KINDS, ALERT_EVENTS, WEATHER_NUMBERS } from '@umbrex/core/facts';
+import { type ALERT_EVENT_KINDS, ALERT_EVENTS } from '@umbrex/core/facts';
 import { type Alerts, AlertsSchema, type PlanHead } from '@umbrex/core/model';
-import { mhzText } from '@umbrex/core/units';
 import { useEffect, useState } from 'react';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { AreaNames } from './AreaNames';
-import { StillHeard } from './StillHeard';
+import { Transmitter } from './Transmitter';
 
 interface Props {
   planId: string;
@@ -18,7 +17,6 @@ interface Props {
   setGood: (isGood: boolean) => void;
 }
 
-const TRANSMITTERS: readonly number[] = WEATHER_NUMBERS.map(({ receiveHz }) => receiveHz);
 const codesIn = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
 const NONE: Omit<Alerts, 'areas'> = { reach: 'list', weatherHz: 'unknown', silent: [] };
 
@@ -28,7 +26,6 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
   const { reach, weatherHz, silent } = alerts ?? NONE;
   const [isWrong, setWrong] = useState(false);
   const [known] = useState<ReadonlySet<string>>(() => new Set(alerts?.areas));
-  const [isChosen, setChosen] = useState(false);
   const [isHeard, setHeard] = useState(true);
   // It begins with what is saved: whatever was wrong in the form before it is gone.
   useEffect(() => setGood(!isWrong && isHeard), [setGood, isWrong, isHeard]);
@@ -88,23 +85,12 @@ export function AlertsForm({ planId, alerts, change, names, changeNames, setGood
             ]}
             set={(next) => change({ ...alerts, reach: next })}
           />
-          <LabelledSelect
+          <Transmitter
             title="Weather transmitter heard here, MHz"
-            value={String(weatherHz)}
-            options={[
-              ['unknown', 'nobody has listened yet'],
-              ...TRANSMITTERS.map((hz) => [String(hz), mhzText(hz)] as const),
-            ]}
-            set={(next) => {
-              setChosen(true);
-              change({ ...alerts, weatherHz: next === 'unknown' ? next : Number(next) });
-            }}
-          />
-          <StillHeard
-            known={known}
             areas={alerts.areas}
+            known={known}
             weatherHz={weatherHz}
-            isChosen={isChosen}
+            set={(next) => change({ ...alerts, weatherHz: next })}
             setGood={setHeard}
           />
           <Silent silent={silent} set={(next) => change({ ...alerts, silent: next })} />
