@@ -1,7 +1,7 @@
 import type { AreaReading } from '@umbrex/core/areas';
 
 const SLIPS: Readonly<Record<Extract<AreaReading, { kind: 'slip' }>['of'], string>> = {
-  frequency: 'looks like a weather frequency, which is chosen below',
+  frequency: 'looks like a weather frequency, which has a field of its own',
   swapped: 'has state and county the wrong way round',
   'no-part': 'lacks the first digit, 0 for the whole county',
   shape: 'is no area code: six digits, 0 and the county’s five',
