@@ -64,6 +64,7 @@ export type QuestionCode =
   | 'offset-unusual'
   | 'usual-pair'
   | 'left-over'
+  | 'remark-kept'
   | 'mode-outside'
   | 'digital-mode'
   | 'says-two'

@@ -9,21 +9,28 @@ import {
   tooLow,
 } from './collected';
 import { takeDigital } from './digital';
-import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
+import { takeEmission } from './emission';
+import { beforeUnit, directLast, isFrequency, isOffOfTwo, isTone, isValue, nearValue } from './nearby';
 import { isServiceWord, LETTERED, letteredAt, numberAfter, serviceBehind, serviceOfWord } from './numbered';
 import { takeNumber, takeSigned } from './numbers';
+import { takePhraseAt } from './phrases';
 import { say, severalModes } from './sayings';
 import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './toneShape';
 import {
+  betweenTwoWays,
   encodeOnly,
   forbidding,
   isForbidden,
+  leadsToValue,
   letterBefore,
   noRepeater,
   noToneOf,
   offsetInWords,
   offsetWord,
+  onThe,
+  oursBefore,
+  sendingOff,
   talkOn,
 } from './wordings';
 import {
@@ -34,7 +41,6 @@ import {
   OFF_WORDS,
   OFFSET_WORDS,
   OUTSIDE_MODES,
-  PHRASES,
   POLARITY_WORDS,
   REPEATER_WORDS,
   TONE_WORDS,
@@ -82,6 +88,7 @@ export function collect(line: string, country: PlanCountry): Collected {
     directionsFollow: directionsFollow(tokens),
   };
   for (let i = 0; i < tokens.length; ) i += Math.max(1, step(state, i));
+  betweenTwoWays(state);
   return got;
 }
 
@@ -95,17 +102,6 @@ function isAboutChannel(tokens: readonly Token[]): boolean {
   });
 }
 
-/** The phrase that stands at a place; none that would cut one which forbids sending: `tx rx only`. */
-function phraseAt(tokens: readonly Token[], i: number): (typeof PHRASES)[number] | undefined {
-  const stands = (at: number) =>
-    PHRASES.find(([words]) => words.every((word, k) => tokens[at + k]?.lower === word));
-  const phrase = stands(i);
-  const isCut = phrase?.[0].some(
-    (_, k) => k > 0 && (stands(i + k)?.[1] === 'listen' || isForbidden(tokens, i + k)),
-  );
-  return isCut && phrase?.[1] !== 'listen' ? undefined : phrase;
-}
-
 /** Turns of phrase, in the order in which they are tried. */
 const TURNS: readonly ((state: State, i: number) => number)[] = [
   noToneOf,
@@ -114,6 +110,11 @@ const TURNS: readonly ((state: State, i: number) => number)[] = [
   encodeOnly,
   offsetInWords,
   offsetWord,
+  sendingOff,
+  leadsToValue,
+  onThe,
+  oursBefore,
+  takeEmission,
 ];
 
 /** Deals with the words from place `i` on and answers how many it used. */
@@ -122,6 +123,11 @@ function step(state: State, i: number): number {
   const token = tokens[i];
   if (!token) return 1;
   if (token.quoted) return takeName(state, token, i);
+  // `462.650?`: what somebody doubts is not taken.
+  if (/^[^?]*\d[^?]*\?+$/.test(token.text)) {
+    askInstead(got, token.start, token.end, [token.text.replace(/\?+$/, '')]);
+    return 1;
+  }
   const mode = takeDigital(state, i) || severalModes(state, i);
   if (mode > 0) return mode;
   // `transmit forbidden`, `tx blocked`
@@ -136,8 +142,8 @@ function step(state: State, i: number): number {
   }
   const said = TURNS.reduce((used, take) => used || take(state, i), 0);
   if (said > 0) return said;
-  const phrase = phraseAt(tokens, i);
-  if (phrase && takePhrase(state, phrase[1], i, phrase[0].length)) return phrase[0].length;
+  const phrase = takePhraseAt(state, i);
+  if (phrase > 0) return phrase;
   if (takeMark(state, token, i)) return 1;
   const lettered = got.channel ? undefined : letteredAt(tokens, i);
   if (lettered) {
@@ -193,8 +199,6 @@ function takeService({ got, country, tokens }: State, { lower, start }: Token, i
 
 /** Whether the directions of a line stand behind their values: the last word is one and a value stands before the first. */
 function directionsFollow(tokens: readonly Token[]): boolean {
-  const isValue = (token: Token | undefined) =>
-    token !== undefined && (looksLikeTone(token.text) || OFF_WORDS.has(token.lower) || isFrequency(token));
   const first = tokens.findIndex(({ lower }) => DIRECTION_WORDS[lower]);
   const last = tokens.at(-1);
   if (first <= 0 || !isValue(beforeUnit(tokens, first))) return false;
@@ -210,68 +214,6 @@ function directionsFollow(tokens: readonly Token[]): boolean {
 /** Whether a word for a direction stands between two frequencies and could be of either: `451.750 in 456.750`. */
 function isBetweenTwo({ tokens, directionsFollow }: State, i: number): boolean {
   return !directionsFollow && isFrequency(tokens[i - 1]) && isFrequency(tokens[i + 1]);
-}
-
-function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number, words: number): boolean {
-  const { got, tokens } = state;
-  switch (phrase) {
-    case 'listen':
-      got.listen = true;
-      return true;
-    case 'permission':
-      got.access = 'permission';
-      say(state, 'access', 'permission', i, words);
-      return true;
-    case 'narrow':
-    case 'wide':
-      if (state.kind !== undefined) return false;
-      got.bandwidth = phrase;
-      say(state, 'width', phrase, i, words);
-      if (/^nb?fm$/.test(tokens[i]?.lower ?? '')) say(state, 'mode', 'FM', i, words);
-      return true;
-    case 'both':
-      if (!nearValue(tokens, i + words) && directLast(state, i, 'both', true)) return true;
-      state.direction = 'both';
-      state.kind ??= 'ctcss';
-      return true;
-    case 'no-tone':
-      got.tones.push({
-        tone: 'off',
-        direction: state.direction,
-        start: tokens[i]?.start ?? 0,
-        end: tokens[i + words - 1]?.end ?? 0,
-      });
-      state.direction = undefined;
-      return true;
-    case 'unknown-tone':
-      return pushTone(state, 'unknown', tokens[i] as Token, tokens[i + words - 1] as Token);
-    case 'planned':
-    case 'withdrawn':
-      got.state = phrase;
-      say(state, 'state', phrase, i, words);
-      return true;
-    case 'off-air':
-      got.notes.push('off air');
-      return true;
-    case 'split':
-      // `split 158.355`: the frequency that follows is the one our sets send on.
-      state.direction = 'send';
-      return true;
-    case 'number':
-      if (!nearValue(tokens, i + words)) return false;
-      state.kind = 'number';
-      state.kindStart = tokens[i]?.start ?? 0;
-      return true;
-    case 'fm':
-      got.mode ??= 'FM';
-      say(state, 'mode', 'FM', i, words);
-      return true;
-    case 'open':
-    case 'drop':
-      return true;
-    default:
-      return phrase satisfies never;
-  }
 }
 
 /** Words that say something of the value after them or before them. */
@@ -299,12 +241,17 @@ function takeMark(state: State, token: Token, i: number): boolean {
   }
   const tone = TONE_WORDS[token.lower];
   if (tone && nearValue(tokens, i + 1)) {
+    // `PL in 146.2 out none`: whatever stood before, from here on directions stand before their values.
+    if (DIRECTION_WORDS[next?.lower ?? ''] && isValue(tokens[i + 2])) state.directionsFollow = false;
     if (state.kind !== 'number') state.kindStart = token.start;
     if (!(tone.kind === 'number' && state.kind !== undefined)) state.kind = tone.kind;
     if (tone.direction) state.direction ??= tone.direction;
     return true;
   }
   if (tone?.direction === 'both' && directLast(state, i, 'both', true)) return true;
+  // `(167.9 PL)`: the word stands behind its value.
+  const isOfLast = tone && !tone.direction && /^(ctcss|any)$/.test(tone.kind);
+  if (isOfLast && isTone(beforeUnit(tokens, i))) return true;
   if (takeDirection(state, token, i)) return true;
   // `both ways`, `each way`
   if (/^ways?$/.test(token.lower) && (before?.lower === 'both' || before?.lower === 'each')) return true;
@@ -329,6 +276,7 @@ function takeMark(state: State, token: Token, i: number): boolean {
     say(state, 'access', 'open', i);
     return true;
   }
+  if (isOffOfTwo(state, i)) return pushTone(state, 'off', token, token);
   // `rpt off`: that it does not run, or that it has no tone.
   const isOfRepeater = REPEATER_WORDS.has(before?.lower ?? '') && /^(off|none)$/.test(token.lower);
   const isLast = next === undefined && got.name.length === 0 && !isOfRepeater;

@@ -68,7 +68,7 @@ export interface State {
   /** The line has no frequency but by a number that could be little else. */
   readonly isLoose: boolean;
   /** The line names directions after their tones: `141.3 in 100 out`. */
-  readonly directionsFollow: boolean;
+  directionsFollow: boolean;
 }
 
 /** A number with this many decimals or this large is a frequency in megahertz. */

@@ -47,6 +47,9 @@ function stop(question: Question): LineReading {
   return { ok: false, channel: null, questions: [question] };
 }
 
+/** Whether a channel may be the one of the table: none of them is in a digital mode. */
+const isOfRow = ({ mode }: Collected): boolean => mode !== 'digital';
+
 interface Tones {
   readonly transmitTone: ToneText | 'unknown';
   readonly receiveTone: ToneText | 'unknown';
@@ -66,7 +69,7 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
       : pair.transmitHz !== pair.receiveHz;
   const about = got.line;
   const [first, second] = free;
-  const byTable = got.tones.length === 0 ? pair.row?.tone : undefined;
+  const byTable = got.tones.length === 0 && isOfRow(got) ? pair.row?.tone : undefined;
   if (
     send.length > 1 ||
     hear.length > 1 ||
@@ -132,13 +135,13 @@ function chooseTones(got: Collected, pair: Pair, questions: Question[]): Tones |
 }
 
 function draft(got: Collected, pair: Pair, tones: Tones, questions: Question[]): ChannelDraft {
-  const notes = [...got.notes];
   let name = nameOf(got, questions);
+  const notes = [...got.notes];
   // A number beside its frequency is what people call it.
   if (name === '' && got.channel && got.frequencies.length > 0)
     name = got.line.slice(got.channel.start, got.channel.end);
   if (name === '') {
-    name = pair.row?.name ?? `${mhzText(pair.receiveHz)}`;
+    name = (isOfRow(got) ? pair.row?.name : undefined) ?? `${mhzText(pair.receiveHz)}`;
     questions.push({ code: 'name-made', blocking: false, about: name, offers: [] });
   }
   if (name.length > LONGEST_NAME) {

@@ -1,12 +1,20 @@
 import type { Question } from '../findings/index';
 import { isToneText } from '../model/index';
 import { type Collected, withText } from './collected';
-import { DIRECTION_WORDS, NO_NAME_WORDS, POLARITY_WORDS, TONE_WORDS, UNIT_WORDS } from './words';
+import {
+  DIRECTION_WORDS,
+  DOING_WORDS,
+  JOINING_WORDS,
+  NO_NAME_WORDS,
+  POLARITY_WORDS,
+  TONE_WORDS,
+  UNIT_WORDS,
+} from './words';
 
 type Left = Collected['name'][number];
 
 /** A call sign, as registries write them. */
-const CALL_SIGN = /^[A-Z]{1,2}\d[A-Z]{1,4}$/;
+const CALL_SIGN = /^([A-Z]{1,2}\d[A-Z]{1,4}|[A-Z]{3,4}\d{3,4})$/;
 const HAS_DIGIT = /\d/;
 
 /** The name that the words left of a line make. What does not look like a name is asked about, and is no part of it until it is quoted. */
@@ -16,10 +24,22 @@ export function nameOf(got: Collected, questions: Question[]): string {
   const place = got.frequencies[0] ?? got.channel;
   const isAfter = ({ token }: Left) => place !== undefined && token.start > place.start;
   const parts: string[] = [];
-  runs.forEach((run, r) => {
+  const isToneless = got.tones.length === 0;
+  runs.forEach((whole, r) => {
+    const run = withoutJoints(whole, place?.start ?? 0);
+    const isStrange = (left: Left, k: number) =>
+      isKeyword(left) ||
+      (run.length === 1 && isTooShort(left)) ||
+      ((k === 0 || k === run.length - 1) && isJoining(left)) ||
+      (isToneless && isBareTone(left));
+    const strange = run.map(
+      (left, k) => DOING_WORDS.has(left.token.lower) || (isAfter(left) && isStrange(left, k)),
+    );
     const doubtful = run.filter(
       (left, k) =>
-        (isAfter(left) && (isKeyword(left) || (run.length === 1 && isTooShort(left)))) ||
+        strange[k] ||
+        // `CC 3`, `or 19`: the figure is of the word before it.
+        (strange[k - 1] && /^\d/.test(left.token.text)) ||
         isDoubtful(left, run[k - 1], run[k + 1], r > 0),
     );
     if (doubtful.length > 0) {
@@ -27,9 +47,45 @@ export function nameOf(got: Collected, questions: Question[]): string {
       const [first, last] = r > 0 ? [run[0], run.at(-1)] : [doubtful[0], doubtful.at(-1)];
       if (first && last) questions.push(leftOver(line, first.token.start, last.token.end));
     }
-    parts.push(...run.filter((left) => !doubtful.includes(left)).map(({ token }) => token.text));
+    const left = run.filter((one) => !doubtful.includes(one)).map(({ token }) => token.text);
+    // A name begins with a capital letter here, and this does not: it is something that somebody says of it.
+    const isRemark =
+      /^\p{Lu}/u.test(parts[0] ?? '') &&
+      /^\p{Ll}/u.test(left[0] ?? '') &&
+      !run.some(({ token }) => token.quoted);
+    if (!isRemark) parts.push(...left);
+    else if (doubtful.length === 0) got.notes.push(keepRemark(line, run, questions));
   });
   return parts.join(' ').replace(/^[-–—.\s]+|[-–—.\s]+$/g, '');
+}
+
+/**
+ * `131.8 at Kelp Stairs`, `Kelp Stairs is on 462.650`, `family on FRS radios`: where it is, and words that lead to what it is on, are no part of
+ * what it is called.
+ */
+function withoutJoints(run: readonly Left[], placeStart: number): readonly Left[] {
+  const first = run[0]?.token;
+  if (run.length > 1 && first && first.start > placeStart && /^(at|@)$/.test(first.lower))
+    return run.slice(1);
+  const isBefore = (run.at(-1)?.token.end ?? 0) <= placeStart;
+  const joint = isBefore ? /^(is|are|on|at|to|with|a|the|an)$/ : /^(is|are|on|at)$/;
+  const last = run.findLastIndex(({ token }) => token.quoted || !joint.test(token.text));
+  return run.slice(0, last + 1);
+}
+
+/** Says that words are kept in the note, and offers them for the name. */
+function keepRemark(line: string, run: readonly Left[], questions: Question[]): string {
+  const [start, end] = [run[0]?.token.start ?? 0, run.at(-1)?.token.end ?? 0];
+  const about = line.slice(start, end);
+  const quoted = `"${about.replaceAll('"', '')}"`;
+  questions.push({
+    code: 'remark-kept',
+    blocking: false,
+    about,
+    offers: [quoted],
+    lines: [withText(line, start, end, quoted)],
+  });
+  return about;
 }
 
 /** Words that stood beside each other, with nothing else between. */
@@ -66,7 +122,18 @@ const isKeyword = ({ token: { lower, quoted } }: Left): boolean =>
   !quoted &&
   (NO_NAME_WORDS.has(lower) ||
     DIRECTION_WORDS[lower] !== undefined ||
+    DIGITAL_CODE.test(lower) ||
     (lower.length > 1 && (TONE_WORDS[lower] !== undefined || POLARITY_WORDS[lower] !== undefined)));
+
+/** `CC3`, `TG101`: a code of a digital mode, where the line says no mode. */
+const DIGITAL_CODE = /^(cc|tg|ts|ran|nac|slot)\d+$/;
+
+const isJoining = ({ token: { lower, text, quoted } }: Left): boolean =>
+  !quoted && text === lower && JOINING_WORDS.has(lower);
+
+/** `blue 67`: a figure that some tone has, in a line that names no tone. */
+const isBareTone = ({ token: { text, quoted } }: Left): boolean =>
+  !quoted && /^\d{2,3}$/.test(text) && isToneText(`${text}.0`);
 
 /** `462.550 rpt (c)`, `462.550 x2`: a letter by itself is a mark of somebody's list sooner than a name. */
 const isTooShort = ({ token: { text, quoted } }: Left): boolean =>

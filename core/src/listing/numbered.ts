@@ -109,12 +109,14 @@ export function numberAfter(state: State, i: number): number {
   const isBehind = words.service === undefined && !words.repeater && /^\d{1,4}[a-z]?$/i.test(number.text);
   const end = isBehind ? aboutNumber(state, k + 1, words, true) : k + 1;
   if (end === i + 1) return 0;
+  // `T67 GMRS01`: the word before says that it is a tone.
+  if (isBehind && k === i && (state.kind !== undefined || state.direction !== undefined)) return 0;
   // `Team 2 GMRS 3`: the word is of the number behind it, and this one is of the name.
   const isOfNext = isBehind && end > k + 1 && /^\d{1,2}[a-z]?$/i.test(tokens[end]?.text ?? '');
   if (isOfNext && !words.named && got.name.at(-1)?.at === i - 1) return 0;
   const { service } = words;
-  const isChannel =
-    service !== undefined && (isOf(service, number.text, false) || isOf(service, number.text, true));
+  const plain = number.text.replace(/^0+(?=\d)/, '');
+  const isChannel = service !== undefined && (isOf(service, plain, false) || isOf(service, plain, true));
   // With a frequency in the line, a number after other words is part of a name: `Repeater 2 462.650`.
   const isNamed = words.repeater && service === undefined && !words.named && got.frequencies.length === 0;
   // Behind it `R22` is the number of the pair; `rpt 67` may be a tone.
@@ -141,7 +143,8 @@ export function numberAfter(state: State, i: number): number {
   const lettered = /\d[a-z]$/i.test(number.text) ? 'marine' : undefined;
   got.channel = {
     service: service ?? lettered,
-    number: number.text.toUpperCase(),
+    // `GMRS01` is GMRS 1.
+    number: plain.toUpperCase(),
     start: first.start,
     end: tokens[end - 1]?.end ?? number.end,
   };

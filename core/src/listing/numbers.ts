@@ -2,7 +2,7 @@ import type { Question } from '../findings/index';
 import { isToneText } from '../model/index';
 import { hzFromMHzText, inRadioRange, mhzText } from '../units/index';
 import { frequencyHz, looseFrequencyHz, pushTone, type State, toneForm, tooLow, withText } from './collected';
-import { isServiceWord } from './numbered';
+import { isServiceWord, serviceBehind, serviceOfWord } from './numbered';
 import { namesMode, say } from './sayings';
 import type { Token } from './tokens';
 import { toneValue } from './tone';
@@ -56,12 +56,20 @@ const offset: Reader = ({ state, i, token, next, end, unit, used, ask }) => {
   const isKilohertz = unit === 'khz' || unit === 'k' || (unit !== 'mhz' && /^\d{3,5}$/.test(size));
   const hz = isKilohertz ? Math.round(Number(size) * 1000) : (hzFromMHzText(size) ?? 0);
   const isSign = token.text === '+' || token.text === '-';
+  if (got.offsetHz !== undefined && isUp(got.offsetHz) !== token.text.startsWith('+')) {
+    // `+ 131.8 -`: two signs that say two things.
+    ask('left-over', []);
+    return used;
+  }
   if (hz > MOST_OFFSET_HZ) ask('frequency-unreadable', [token.text.slice(1)]);
   else if (isSign) got.offsetHz = token.text as '+' | '-';
   else got.offsetHz = token.text.startsWith('-') ? -hz : hz;
   got.offsetAt = { start: tokens[i]?.start ?? 0, end: end.end };
   return isSign ? 1 : used;
 };
+
+const isUp = (offsetHz: number | '+' | '-'): boolean =>
+  offsetHz !== '-' && (offsetHz === '+' || offsetHz > 0);
 
 /** `- 600 kHz`, `minus 0.6`: a size behind its sign. Answers the words used, or 0 where what follows is no size. */
 export function takeSigned({ got, tokens }: State, i: number, sign: '+' | '-'): number {
@@ -166,13 +174,22 @@ const tone: Reader = (figure) => {
   if (pending && /\d/.test(token.text)) return takeTone(figure);
   if (/^-[0-7]{3}$/.test(token.text) && state.kind === 'dcs') return takeTone(figure);
   if (/^(d-?\d{3}-?[nir]?|[0-7]{3}[nir])$/i.test(token.text)) return takeTone(figure);
+  // `100 Hz`: a whole tone is one by its unit.
+  if (unit === 'hz' && /^\d{2,3}$/.test(token.text) && (got.frequencies.length > 0 || got.channel))
+    return takeTone(figure);
   if (!/^\d{2,3}\.\d+$/.test(token.text)) return 0;
   const aboutChannel = tokens.some((t) => CHANNEL_WORDS.has(t.lower) || REPEATER_WORDS.has(t.lower));
   const hz = hzFromMHzText(token.text);
+  // `MURS 1 151.82`: what is a frequency of the service, and no tone in use, is one.
+  const isOf = (service: string | undefined) =>
+    service !== undefined && hz !== undefined && serviceBehind(service, hz);
+  const isOfService =
+    isOf(got.channel?.service) || tokens.some(({ lower }) => isOf(serviceOfWord(lower, state.country)));
+  if (hz !== undefined && isOfService && !isToneText(toneForm(token.text))) return take(figure, hz);
   const isBeside = hasFrequency || got.channel !== undefined || aboutChannel;
   if (isBeside || hz === undefined || unit !== '') return takeTone(figure);
   if (tokens.some((t) => FREQUENCY_WORDS.has(t.lower)) && inRadioRange(hz)) return take(figure, hz);
-  if (tooLow(token.text)) return takeTone(figure);
+  if (tooLow(token.text) && (isToneText(toneForm(token.text)) || !inRadioRange(hz))) return takeTone(figure);
   ask('tone-or-frequency', [mhzText(hz), `ctcss ${token.text}`]);
   return used;
 };
@@ -193,7 +210,8 @@ function takeTone({ state, i, token, unit: written, used: all, ask }: Figure): n
   const used = unit === '' ? 1 : all;
   if (state.kind === 'number' && got.channel && got.line[token.start - 1] === '-')
     return takeChannelCode(state, token);
-  const after = polarityAt(tokens, i + used);
+  // `D411N/N`: it has its polarity, and the other letter is of something else.
+  const after = /[nir]$/i.test(token.text) ? undefined : polarityAt(tokens, i + used);
   const isCode = /^(d|\d{3}$)/i.test(token.text);
   const polarity = isCode ? (after ?? state.polarity ?? '') : '';
   state.polarity = undefined;

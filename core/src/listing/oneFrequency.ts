@@ -109,6 +109,8 @@ function ofOthers(asked: Asked, hz: number, about: string): Pair | undefined {
     const heard = rows.find((row) => row.transmitHz === null);
     const named = wantsPair ? undefined : rows.find(({ number }) => number === got.channel?.number);
     const row = named ?? rows.find(({ pair }) => pair === wantsPair) ?? (wantsPair ? heard : rows[0]);
+    // Where a service has the frequency from set to set and nothing else, there is no repeater.
+    if (!row && rows.length > 0 && service.bands.length === 0) return stop(asked, 'no-repeater-here', about);
     if (!row) continue;
     const isEither = !wantsPair && !got.direct && !got.listen && !named;
     if (isEither && rows.some(({ pair }) => pair) && !row.pair) sayWhichWay(asked, false, about);

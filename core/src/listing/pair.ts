@@ -4,6 +4,7 @@ import {
   SERVICES,
   type Service,
   serviceChannel,
+  servicesOf,
   WEATHER_NUMBERS,
 } from '../facts/index';
 import type { Question } from '../findings/index';
@@ -17,6 +18,7 @@ import { fromTwo } from './twoFrequencies';
 /** Works out from channel numbers and frequencies what is heard and what is sent on; asks where a line leaves it open. */
 export function choosePair(got: Collected, questions: Question[], country: PlanCountry): Pair | undefined {
   const asked: Asked = { got, questions, country };
+  if (got.direct && got.repeater) return stop(asked, 'word-contradicts', got.line);
   if (got.channel && got.frequencies.length > 0) {
     const written = got.frequencies[0];
     if (!written || !isNumberOf(asked, written.hz)) return contradiction(asked);
@@ -37,12 +39,12 @@ function isNumberOf(asked: Asked, hz: number): boolean {
       ({ receiveHz, ascending, marine }) =>
         receiveHz === hz && [ascending, marine].includes(Number(channel.number)),
     );
-  const wanted = channel.service ?? serviceWord ?? homeOf(asked.country)?.id;
-  const service = Object.values(SERVICES).find(({ id }) => id === wanted);
-  const rows = service
-    ? [serviceChannel(service, channel.number), serviceChannel(service, channel.number, true)]
-    : [];
-  return rows.some((row) => row !== undefined && (row.receiveHz === hz || row.transmitHz === hz));
+  const wanted = channel.service ?? serviceWord;
+  // `156.600 ch 12`: with no word for it the number is of the service that the frequency is of.
+  const services = wanted ? [SERVICES[wanted as keyof typeof SERVICES]] : servicesOf(asked.country);
+  return services
+    .flatMap((service) => [false, true].map((isPair) => serviceChannel(service, channel.number, isPair)))
+    .some((row) => row !== undefined && (row.receiveHz === hz || row.transmitHz === hz));
 }
 
 /** A number and a frequency that are not of each other: the line without the one, and without the other. */

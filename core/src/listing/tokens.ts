@@ -21,6 +21,12 @@ const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
 const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-](?:\d*\.?\d+)?)$/;
 /** `T85.4`, `R100.0`: a tone that is sent, and one that is heard. */
 const TONE_LETTER = /^([tr])(\d{2,3}\.\d)$/i;
+/** `t100`: a letter and a whole tone; `R20` is a repeater. */
+const SENT_WHOLE = /^(t)(67|77|100|123)$/i;
+/** `R-CTCSS`, `TX-DCS`: a direction and a kind of tone. */
+const WAY_AND_KIND = /^([rt]x?)[-_](ctcss|dcs|pl|dpl|tones?|qt|dqt|code)$/i;
+/** `dup+`: a repeater and the way of its offset. */
+const DUPLEX_AND_SIGN = /^(dup|duplex|rpt|rptr)([+-])$/i;
 const CHANNEL_AND_MARK = /^(\d{1,2})(r|rpt|rptr)$/i;
 /** `462.700R`: a repeater's frequency. */
 const FREQUENCY_AND_MARK = /^(\d{2,4}\.\d{3,6})(r|rpt|rptr)$/i;
@@ -32,6 +38,10 @@ const isTone = (text: string): boolean => looksLikeTone(text) && (/^d/i.test(tex
 /** `131.8 (R)`, `141.3(T)`: which way a tone goes, in brackets behind it. */
 const isMarkInBrackets = (line: string, word: string, start: number): boolean =>
   /^[rt]$/i.test(word) && line[start - 1] === '(' && line[start + 1] === ')';
+
+/** `RX:---`, `---/186.2`: strokes in the place of a tone. */
+const isDashes = (line: string, word: string, start: number): boolean =>
+  /^-{2,}$/.test(word) && (/[:=/|]/.test(line[start - 1] ?? '') || line[start + word.length] === '/');
 
 /**
  * Cuts a line into words and numbers. Commas, semicolons, bars, slashes, colons, brackets and equals signs part words; a
@@ -58,7 +68,10 @@ export function tokensOf(line: string): Token[] {
     .replace(/[\u2212\u2013\u2014]/g, '-')
     .replace(/(?<=\b\d{3}),(?=\d{3,5}\b)/g, '.')
     .replace(/(?<=\b\d{2,3}),(?=\d(?:\b|hz\b)(?!\.))/gi, '.')
-    .replace(/(?<=[+-]\d{1,2}),(?=\d{1,4}\b)/g, '.');
+    .replace(/(?<=[+-]\d{1,2}),(?=\d{1,4}\b)/g, '.')
+    .replace(/\bw\/o\b/gi, 'no ')
+    .replace(/\bn\/a\b/gi, 'off')
+    .replace(/(?<=\s)w\/(?=\s)/gi, '  ');
   for (const match of plain.matchAll(/"([^"]*)"|[^\s,;|/:=()[\]{}"]+/g)) {
     if (match[1] !== undefined) {
       quote(match[1], match.index);
@@ -70,19 +83,27 @@ export function tokensOf(line: string): Token[] {
       tokens.push({ text: word, lower: /^r$/i.test(word) ? 'rx' : 'tx', start, end: start + 1 });
       continue;
     }
-    const letter = TONE_LETTER.exec(word);
+    const letter = TONE_LETTER.exec(word) ?? SENT_WHOLE.exec(word);
     const cut =
       GLUED.exec(word) ??
       TONE_AND_HYPHEN.exec(word) ??
       WITH_UNIT.exec(word) ??
       WITH_SIGN.exec(word) ??
+      DUPLEX_AND_SIGN.exec(word) ??
       CHANNEL_AND_MARK.exec(word);
+    const way = WAY_AND_KIND.exec(word);
     const code = CHANNEL_AND_CODE.exec(word);
     const repeater = FREQUENCY_AND_MARK.exec(word);
     if (repeater) {
       push(repeater[1] ?? '', start);
       const mark = start + (repeater[1]?.length ?? 0);
       tokens.push({ text: 'rpt', lower: 'rpt', start: mark, end: start + word.length });
+    } else if (way?.[1] && way[2]) {
+      const end = start + way[1].length;
+      tokens.push({ text: way[1], lower: /^r/i.test(way[1]) ? 'rx' : 'tx', start, end });
+      push(way[2], end + 1);
+    } else if (isDashes(plain, word, start)) {
+      tokens.push({ text: word, lower: 'off', start, end: start + word.length });
     } else if (letter) {
       tokens.push({ text: 't', lower: letter[1]?.toLowerCase() === 't' ? 't' : 'rx', start, end: start + 1 });
       push(letter[2] ?? '', start + 1);

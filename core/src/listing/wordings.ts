@@ -1,6 +1,8 @@
 import { askInstead, type State } from './collected';
-import { directLast, isFrequency, nearValue } from './nearby';
+import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
+import { takeSigned } from './numbers';
 import type { Token } from './tokens';
+import { looksLikeTone } from './toneShape';
 import { DIRECTION_WORDS, type Direction, REPEATER_WORDS, TONE_WORDS } from './words';
 
 /* Turns of phrase of several words, which no list of fixed words holds. */
@@ -9,9 +11,40 @@ const SENDING =
   /^(tx|transmit|transmits|transmitting|transmission|transmissions|sending|send|xmit|talk|talking)$/;
 const FORBIDS = /^(forbidden|prohibited|disabled|inhibit|inhibited|blocked|locked|disallowed|banned)$/;
 
-/** `transmit forbidden`, `tx blocked` */
-export const isForbidden = (tokens: readonly Token[], i: number): boolean =>
-  SENDING.test(tokens[i]?.lower ?? '') && FORBIDS.test(tokens[i + 1]?.lower ?? '');
+/** `transmit forbidden`, `tx blocked`, `PTT off` */
+export const isForbidden = (tokens: readonly Token[], i: number): boolean => {
+  const [word, next] = [tokens[i]?.lower ?? '', tokens[i + 1]?.lower ?? ''];
+  return word === 'ptt' ? FORBIDS.test(next) || next === 'off' : SENDING.test(word) && FORBIDS.test(next);
+};
+
+/** `tx off`, with no tone in the line: that nothing is sent, or no tone. Answers the words used, or 0. */
+export function sendingOff({ got, tokens }: State, i: number): number {
+  const [word, off] = [tokens[i], tokens[i + 1]];
+  if (!word || !off || !SENDING.test(word.lower) || !/^(off|none)$/.test(off.lower)) return 0;
+  const isOfTones = tokens.some(
+    (one, k) =>
+      k !== i && k !== i + 1 && (TONE_WORDS[one.lower] || isAnyTone(one) || /^(rx|in|out)$/.test(one.lower)),
+  );
+  if (isOfTones) return 0;
+  askInstead(got, word.start, off.end, ['rx only', 'in off']);
+  return 2;
+}
+
+const isAnyTone = (token: Token): boolean => looksLikeTone(token.text) && !isFrequency(token);
+
+/** `462.700 TX 146.2 RX`: one tone between two words, either of which may be its own. Asked about, once all was read. */
+export function betweenTwoWays({ got, tokens }: State): void {
+  const [tone, more] = got.tones;
+  if (!tone || more) return;
+  const at = tokens.findIndex(({ start }) => start === tone.start);
+  const after = tokens[at + 1]?.lower === 'hz' ? at + 2 : at + 1;
+  const [before, behind] = [tokens[at - 1], tokens[after]];
+  const ways = [before, behind].map((one) => DIRECTION_WORDS[one?.lower ?? '']);
+  if (!before || !behind || !ways[0] || !ways[1] || ways[0] === ways[1] || ways.includes('both')) return;
+  const value = got.line.slice(tone.start, tone.end);
+  const offers = [`${before.text} ${value}`, `${behind.text} ${value}`];
+  askInstead(got, before.start, behind.end, offers);
+}
 
 /** `not for tx`, `do not transmit`, `never talk`: how many words forbid sending here, or 0. `no tx tone` is about a tone. */
 export function forbidding(tokens: readonly Token[], i: number): number {
@@ -28,7 +61,10 @@ export function forbidding(tokens: readonly Token[], i: number): number {
 function isNoTone(tokens: readonly Token[], i: number): boolean {
   const [no, way, tone] = tokens.slice(i, i + 3).map(({ lower }) => lower);
   const isSaid = /^(no|without)$/.test(no ?? '') && DIRECTION_WORDS[way ?? ''] !== undefined;
-  return isSaid && /^(tones?|pl|ctcss|dcs|dpl)$/.test(tone ?? '') && !nearValue(tokens, i + 3);
+  // `no rx tone, tx tone 186.2`: another way begins another part.
+  const next = DIRECTION_WORDS[tokens[i + 3]?.lower ?? ''];
+  const isOther = next !== undefined && next !== DIRECTION_WORDS[way ?? ''];
+  return isSaid && /^(tones?|pl|ctcss|dcs|dpl)$/.test(tone ?? '') && (isOther || !nearValue(tokens, i + 3));
 }
 
 /**
@@ -63,6 +99,15 @@ export function offsetInWords({ got, tokens }: State, i: number): number {
   // `up 600 kHz` as well as `600 kHz up`.
   const [size, unit, way] = /^\d/.test(said[0]?.text ?? '') ? said : [said[1], said[2], said[0]];
   const isSize = size && unit && /^\d+(\.\d+)?$/.test(size.text) && /^(k|khz|m|mhz)$/.test(unit.lower);
+  // `down .6`: with figures behind the point, and smaller than any tone, it is megahertz.
+  const [before, behind] = [tokens[i + from], tokens[i + from + 1]];
+  const bare =
+    /^\d?\.\d{1,3}$/.test(behind?.text ?? '') && !/^(k?hz|k)$/.test(tokens[i + from + 2]?.lower ?? '');
+  if (!isSize && before && behind && bare && /^(up|down)$/.test(before.lower)) {
+    got.offsetHz = (before.lower === 'up' ? 1 : -1) * Math.round(Number(behind.text) * 1e6);
+    got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
+    return from + 2;
+  }
   const sign = /^(up|above|high|higher|plus|positive)$/.test(way?.lower ?? '')
     ? 1
     : /^(down|below|low|lower|minus|negative)$/.test(way?.lower ?? '')
@@ -93,6 +138,13 @@ export function talkOn(state: State, i: number): number {
     words.test(one.lower) && isFrequency(tokens[next(k)]);
   const word = tokens[i];
   if (!word || !isFrequency(tokens[next(i)])) return 0;
+  // `base 462.700 mobile 467.700`: ours are the mobile ones.
+  const isOurs = says(/^(mobile|mobiles|portable|portables)$/);
+  const isTheirs = says(/^(base|bases|relay)$/);
+  if ((isOurs(word, i) && tokens.some(isTheirs)) || (isTheirs(word, i) && tokens.some(isOurs))) {
+    state.direction = isOurs(word, i) ? 'send' : 'hear';
+    return next(i) - i;
+  }
   const isTalk = says(/^(talk|speak)$/)(word, i);
   const isListen = says(/^(listen|hear)$/)(word, i) && tokens.some(says(/^(talk|speak)$/));
   if (!isTalk && !isListen) return 0;
@@ -108,7 +160,8 @@ const NO_OFFSET = /^(no|zero|without|0|0\.0|none)$/;
  * The word offset with no size behind or before it. `no offset` is from set to set, `standard offset` goes through a repeater; by itself behind
  * a frequency it is asked about, before one it is of the name. Answers the words used, or 0.
  */
-export function offsetWord({ got, tokens }: State, i: number): number {
+export function offsetWord(state: State, i: number): number {
+  const { got, tokens } = state;
   const [before, token, after] = [tokens[i - 1], tokens[i], tokens[i + 1]];
   if (!token) return 0;
   const hasPlace = got.frequencies.length > 0 || got.channel !== undefined;
@@ -123,12 +176,48 @@ export function offsetWord({ got, tokens }: State, i: number): number {
     got.direct = true;
     return 2;
   }
+  // `shift up`
+  const way = /^(up|down)$/.exec(after?.lower ?? '')?.[1];
+  if (way && hasPlace) {
+    const sign = way === 'up' ? '+' : '-';
+    const used = takeSigned(state, i + 1, sign);
+    if (used === 0) {
+      got.offsetHz = sign;
+      got.offsetAt = { start: token.start, end: after?.end ?? token.end };
+    }
+    return 1 + Math.max(1, used);
+  }
   const isSize = /^([+-].*|\d{1,2}(\.\d+)?|\d{3,4})$/.test(after?.text ?? '') || isWay(after);
   const isSaid = got.offsetHz !== undefined || /^((k|m)?hz|k|m)$/.test(before?.lower ?? '') || isWay(before);
   if (isSize || isSaid) return 1;
   if (!hasPlace) return 0;
   askInstead(got, token.start, token.end, ['rpt', 'direct']);
   return 1;
+}
+
+/** `needs 118.8`, `with 118.8`: a word that leads to a value, and says nothing of it. Answers the words used, or 0. */
+export function leadsToValue({ got, tokens }: State, i: number): number {
+  const hasPlace = got.frequencies.length > 0 || got.channel !== undefined;
+  const isLead = /^(needs?|requires?|uses?|using|wants|takes|with|and)$/.test(tokens[i]?.lower ?? '');
+  const isSaid = nearValue(tokens, i + 1) && !/^\d{1,3}$/.test(tokens[i + 1]?.text ?? '');
+  return hasPlace && isLead && isSaid && !isFrequency(tokens[i + 1]) ? 1 : 0;
+}
+
+/** `186.2 on the input`: words before a direction that stands behind its value. Answers the words used, or 0. */
+export function onThe({ got, tokens }: State, i: number): number {
+  const words = tokens.slice(i, i + 2).map(({ lower }) => lower);
+  const used = words[0] === 'on' ? (words[1] === 'the' ? 2 : 1) : words[0] === 'the' ? 1 : 0;
+  const way = /^(input|output|uplink|downlink|in|out)$/.exec(tokens[i + used]?.lower ?? '')?.[0];
+  const last = got.tones.at(-1);
+  if (used === 0 || !way || !last || last.direction || last.end !== beforeUnit(tokens, i)?.end) return 0;
+  last.direction = DIRECTION_WORDS[way];
+  return used + 1;
+}
+
+/** `mobile tx 467.700`: whose, before a word for a direction that says it already. Answers the words used, or 0. */
+export function oursBefore({ tokens }: State, i: number): number {
+  const isOurs = /^(mobile|portable|handheld|radio|my|your)$/.test(tokens[i]?.lower ?? '');
+  return isOurs && DIRECTION_WORDS[tokens[i + 1]?.lower ?? ''] && isFrequency(tokens[i + 2]) ? 1 : 0;
 }
 
 const isWay = (token: Token | undefined): boolean =>

@@ -11,6 +11,8 @@ export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
   in: 'send',
   input: 'send',
   uplink: 'send',
+  ul: 'send',
+  xmit: 'send',
   tx: 'send',
   transmit: 'send',
   send: 'send',
@@ -21,6 +23,9 @@ export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
   out: 'hear',
   output: 'hear',
   downlink: 'hear',
+  dl: 'hear',
+  rcv: 'hear',
+  recv: 'hear',
   down: 'hear',
   rx: 'hear',
   receive: 'hear',
@@ -47,6 +52,7 @@ export const TONE_WORDS: Readonly<Record<string, { kind: ToneKind; direction?: D
   t: { kind: 'ctcss', direction: 'send' },
   tone: { kind: 'any' },
   tones: { kind: 'any' },
+  ton: { kind: 'any' },
   tsq: { kind: 'ctcss', direction: 'both' },
   tsql: { kind: 'ctcss', direction: 'both' },
   dcs: { kind: 'dcs' },
@@ -81,11 +87,13 @@ export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
 };
 
 /** Words that say that it goes through a repeater. */
-export const REPEATER_WORDS: ReadonlySet<string> = new Set(['rpt', 'rptr', 'repeater', 'rep', 'duplex']);
+export const REPEATER_WORDS: ReadonlySet<string> = new Set(
+  'rpt rptr repeater rep duplex dup semi-duplex semiduplex half-duplex'.split(' '),
+);
 /** Words that say that it goes from set to set. */
 export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', 'talkaround', 'talk-around']);
 /** Words before a channel number. */
-export const CHANNEL_WORDS: ReadonlySet<string> = new Set(['ch', 'chan', 'channel', 'chnl']);
+export const CHANNEL_WORDS: ReadonlySet<string> = new Set('ch chan channel chnl kanal canal'.split(' '));
 /** Words for modes that analogue sets hear as noise. */
 export const DIGITAL_MODES: ReadonlySet<string> = new Set(
   'p25 apco apco25 apco-25 dmr nxdn tetra dpmr d-star dstar c4fm ysf fusion m17'.split(' '),
@@ -107,13 +115,32 @@ export const LISTEN_WORDS: ReadonlySet<string> = new Set(['listen', 'listening',
 export const UNREAD_WORDS: ReadonlySet<string> = new Set(['rev', 'reverse', 'reversed']);
 /** Words that mean something to the reader or forbid something: behind a frequency they are never taken for a name. */
 export const NO_NAME_WORDS: ReadonlySet<string> = new Set(
-  "only no not none off don't dont disabled inhibit inhibited xmit transmit transmitting for star carrier squelch sql cs csq offset shift std standard usual encrypted encryption scrambled scrambler compander".split(
-    ' ',
-  ),
+  [
+    "only no not none off don't dont disabled inhibit inhibited xmit transmit transmitting for star carrier squelch sql cs csq",
+    'offset shift std standard usual encrypted encryption scrambled scrambler compander',
+    // What somebody does with it, or it with somebody.
+    'sends sending sent transmits transmitted listens listened hears heard receives received receiving opens opened keys ptt',
+    'blocked forbidden prohibited banned locked lockout skip skipped avoid reserved requires required require',
+    // What may be otherwise.
+    'or instead except unless if was formerly now maybe perhaps probably possibly approx approximately guess think unsure uncertain tbc tba tbd',
+    'unconfirmed until till after before starting effective odd non-standard nonstandard',
+    // Codes of digital modes where no mode is said, and what else is sent beside a voice.
+    'cc tg ts nac ran slot talkgroup dgid dg-id module baud bps burst dtmf selcall parrot echo',
+    // Words of a set’s own menus and lists, and of other languages where they say of whom a number is.
+    'scan busy bcl lock mem memory add rp nn rn nr ukw dsc',
+  ].flatMap((words) => words.split(' ')),
+);
+/** What a repeater, or somebody, does: in no place a name. */
+export const DOING_WORDS: ReadonlySet<string> = new Set(
+  'sends transmits listens hears receives talks opens'.split(' '),
+);
+/** Words that join others: at either end of what is left behind a frequency they belong to something that was not read. */
+export const JOINING_WORDS: ReadonlySet<string> = new Set(
+  'to with it is are be as get gets use uses used using via through than but so o on at and'.split(' '),
 );
 /** Units: left over they are about a value that is not there. */
 export const UNIT_WORDS: ReadonlySet<string> = new Set(
-  'w k m r t x hz khz mhz ghz db dbm dbi watt watts ft mi mile miles km ms'.split(' '),
+  'w k m r t x hz khz mhz ghz db dbm dbi watt watts ft mi mile miles km ms baud bps'.split(' '),
 );
 
 /** Several words that mean one thing; the first that fits counts, so longer ones come first. */
@@ -132,6 +159,7 @@ export type Phrase =
   | 'split'
   | 'number'
   | 'fm'
+  | 'repeater'
   | 'drop';
 /** Several words that mean one thing. */
 export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
@@ -139,7 +167,10 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['receive', 'only'], 'listen'],
   [['listen', 'only'], 'listen'],
   [['monitor', 'only'], 'listen'],
+  [['rcv', 'only'], 'listen'],
+  [['recv', 'only'], 'listen'],
   [['rx-only'], 'listen'],
+  [['rxo'], 'listen'],
   [['listen-only'], 'listen'],
   [['receive-only'], 'listen'],
   [['not', 'for', 'transmit'], 'listen'],
@@ -169,6 +200,9 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['no', 'tone', 'required'], 'no-tone'],
   [['no', 'tone', 'needed'], 'no-tone'],
   [['no', 'tone'], 'no-tone'],
+  [['no', 'privacy', 'code'], 'no-tone'],
+  [['no', 'privacy'], 'no-tone'],
+  [['no', 'code'], 'no-tone'],
   [['unknown', 'tone'], 'unknown-tone'],
   [['unknown', 'pl'], 'unknown-tone'],
   [['tone', 'not', 'known'], 'unknown-tone'],
@@ -189,6 +223,9 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['t-sql'], 'both'],
   [['in', 'and', 'out'], 'both'],
   [['in', 'out'], 'both'],
+  [['input', 'and', 'output'], 'both'],
+  [['output', 'and', 'input'], 'both'],
+  [['both', 'directions'], 'both'],
   [['tx', 'rx'], 'both'],
   [['tx', '&', 'rx'], 'both'],
   [['tx', 'and', 'rx'], 'both'],
@@ -203,9 +240,16 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['off', 'air'], 'off-air'],
   [['on', 'air'], 'drop'],
   [['to', 'all'], 'drop'],
+  [['to', 'open', 'it'], 'drop'],
+  [['to', 'open'], 'drop'],
+  [['to', 'get', 'in'], 'drop'],
+  [['to', 'bring', 'up'], 'drop'],
+  [['half', 'duplex'], 'repeater'],
+  [['semi', 'duplex'], 'repeater'],
   [['narrow'], 'narrow'],
   [['nfm'], 'narrow'],
   [['nbfm'], 'narrow'],
+  [['fmn'], 'narrow'],
   [['narrowband'], 'narrow'],
   [['wide', 'area'], 'drop'],
   [['wide'], 'wide'],

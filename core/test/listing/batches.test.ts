@@ -158,7 +158,7 @@ const LINES: readonly DecidedLine[] = [
   ['EU', 'PMR 0', 'ask'],
   ['EU', '446.1 DMR', 'ask'],
   ['EU', 'PMR446 5 CTCSS 12', 'ask'],
-  ['EU', 'Kanal 5', 'ask'],
+  ['EU', 'Kanal 5', [446.05625,446.05625,'off','off']],
   ['EU', 'GMRS 5', 'ask'],
   ['EU', 'R72 88.5', 'ask'],
   ['EU', 'RV60', [145.75,145.15,'unknown','off']],

@@ -64,6 +64,7 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'mode-outside': (about) => `${about} is outside: these devices send and hear FM, AM and digital modes.`,
   'says-two': (about) => `These do not go together: ${about}. Which is meant:`,
   'digital-mode': (about) => `${about} is a digital mode: kept, and marked as not for analogue devices.`,
+  'remark-kept': (about) => `“${about}” is kept as a note. In quotation marks it is part of the name.`,
   'name-made': (about) => `No name is given; “${about}” is taken.`,
   'name-shortened': () => 'The name is cut to 40 letters; the whole stands in the note.',
   'entry-undated': () => 'The source does not say when this was last changed.',
