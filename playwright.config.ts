@@ -6,7 +6,8 @@ export default defineConfig({
   testDir: './e2e',
   // Each spec file has a database and a server of its own (e2e/house.ts); its tests follow one another.
   fullyParallel: false,
-  workers: 2,
+  // One more than cores: each of them waits a quarter of its time.
+  workers: 3,
   retries: 0,
   // The longest ones first, so that the two workers end together.
   projects: [

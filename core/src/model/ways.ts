@@ -17,14 +17,26 @@ export interface HasWays {
   readonly ways: readonly z.infer<typeof WaySchema>[];
 }
 
+/** The fields of each list of ways, worked out once: sheets and proofs ask for them at every place. */
+const known = new WeakMap<HasWays['ways'], Readonly<Record<Way, readonly string[]>> & { all: Set<string> }>();
+
+function fieldsOf({ ways }: HasWays) {
+  const found = known.get(ways);
+  if (found) return found;
+  const by = (way: Way) => ways.flatMap((one) => (one.by.includes(way) ? one.fields : []));
+  const fields = { keys: by('keys'), file: by('file'), all: new Set(ways.flatMap((one) => one.fields)) };
+  known.set(ways, fields);
+  return fields;
+}
+
 /** The fields of a region that can be set in one way; none where its places are locked to it. */
-export function fieldsBy({ ways }: HasWays, way: Way): readonly string[] {
-  return ways.flatMap(({ by, fields }) => (by.includes(way) ? fields : []));
+export function fieldsBy(region: HasWays, way: Way): readonly string[] {
+  return fieldsOf(region)[way];
 }
 
 /** Whether a place of a region has a field at all, in whatever way it is set. */
-export function hasField({ ways }: HasWays, field: string): boolean {
-  return ways.some(({ fields }) => fields.includes(field));
+export function hasField(region: HasWays, field: string): boolean {
+  return fieldsOf(region).all.has(field);
 }
 
 /** The ways of a region after a change of the fields of each. */

@@ -53,12 +53,13 @@ export function stepSlips(description: Description): StepSlip[] {
   if (!description.recipes || !description.behaviour) return [];
   const slips = new Map<string, StepSlip>();
   const news = new Map<string, { told: number; slip: StepSlip }>();
+  const legends = legendsOf(description);
   for (const { sheet, memory, from } of samples(description)) {
     const done = replay(description, sheet.steps, CALM, { memory, picked: sheet.clears, from });
     sheet.steps.forEach((step, i) => {
       const before = i === 0 ? done.begins : (done.screens[i - 1] ?? []);
       const after = done.screens[i] ?? [];
-      for (const slip of wordSlips(description, step)) slips.set(`${slip.path} ${slip.slip}`, slip);
+      for (const slip of wordSlips(description, legends, step)) slips.set(`${slip.path} ${slip.slip}`, slip);
       if (before.join('\n') === after.join('\n')) return;
       const at = { path: step.recipe, says: step.says, seen: after.join(' / ') };
       if (step.promises === undefined && step.hides === undefined) {
@@ -143,20 +144,33 @@ function placesOf(description: Description, to: Memory): Wanted['slots'] {
 const CAPITALS =
   /(?<![\p{L}\p{N}])[\p{Lu}\p{N}▲▼◀▶*#/+-]*[\p{Lu}▲▼◀▶*#][\p{Lu}\p{N}▲▼◀▶*#/+-]*(?: [\p{Lu}\p{N}▲▼◀▶*#/+-]+)*(?![\p{L}\p{N}])/gu;
 
+/** What the words of a description's steps are held against: the names on its keys, and what its display shows. */
+interface Legends {
+  readonly shown: ReadonlySet<string>;
+  readonly keys: ReadonlyMap<string, string>;
+}
+
+function legendsOf(description: Description): Legends {
+  // What stands on the display may read like a key: a title or a value that has the name of one is not taken for it.
+  const shown = new Set([
+    ...Object.values(description.recipes?.items ?? {}).map(({ title }) => title),
+    ...Object.values(writtenLists(description)).flatMap((list) => list.map((item) => item.shown)),
+  ]);
+  return { shown, keys: new Map(Object.entries(description.keys).map(([key, legend]) => [legend, key])) };
+}
+
 /** What of a step's words is not what its keys do. */
-function wordSlips(description: Description, { recipe, says, runs }: SheetStep): StepSlip[] {
+function wordSlips(
+  description: Description,
+  { shown, keys: legends }: Legends,
+  { recipe, says, runs }: SheetStep,
+): StepSlip[] {
   const { keys, recipes } = description;
   const slip = (kind: StepSlip['slip'], seen: string): StepSlip => ({ path: recipe, slip: kind, says, seen });
   const found: StepSlip[] = [];
   const pressed = new Set(
     runs.flatMap((run) => ('key' in run ? [run.key, ...(('with' in run && run.with) || [])] : [])),
   );
-  // What stands on the display may read like a key: a title or a value that has the name of one is not taken for it.
-  const shown = new Set([
-    ...Object.values(recipes?.items ?? {}).map(({ title }) => title),
-    ...Object.values(writtenLists(description)).flatMap((list) => list.map((item) => item.shown)),
-  ]);
-  const legends = new Map(Object.entries(keys).map(([key, legend]) => [legend, key]));
   for (const phrase of says.match(CAPITALS) ?? []) {
     const key = legends.get(phrase);
     const isPressed = [...pressed].some((one) => (keys[one] ?? '').split('+').includes(phrase));

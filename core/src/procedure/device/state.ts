@@ -56,7 +56,6 @@ export function copyOfState(state: DeviceState): DeviceState {
   return {
     ...state,
     values: new Map(state.values),
-    saved: new Map(state.saved),
     settings: { ...state.settings },
     down: new Map(state.down),
     sent: [...state.sent],
