@@ -23,14 +23,14 @@ export function sendingOff({ got, tokens }: State, i: number): number {
   if (!word || !off || !SENDING.test(word.lower) || !/^(off|none)$/.test(off.lower)) return 0;
   const isOfTones = tokens.some(
     (one, k) =>
-      k !== i && k !== i + 1 && (TONE_WORDS[one.lower] || isAnyTone(one) || /^(rx|in|out)$/.test(one.lower)),
+      k !== i && k !== i + 1 && (TONE_WORDS[one.lower] || isOfTone(one) || /^(rx|in|out)$/.test(one.lower)),
   );
   if (isOfTones) return 0;
   askInstead(got, word.start, off.end, ['rx only', 'in off']);
   return 2;
 }
 
-const isAnyTone = (token: Token): boolean => looksLikeTone(token.text) && !isFrequency(token);
+const isOfTone = (token: Token): boolean => looksLikeTone(token.text) && !isFrequency(token);
 
 /** `462.700 TX 146.2 RX`: one tone between two words, either of which may be its own. Asked about, once all was read. */
 export function betweenTwoWays({ got, tokens }: State): void {
