@@ -1,4 +1,5 @@
 import type { BenchJob } from './bench/index';
+import { isThere } from './evidence/index';
 import { afterSheet, ownPlaces, type Prepared } from './flow';
 import { changesNothing } from './memory/index';
 import type { Description, Unit } from './model/index';
@@ -6,20 +7,26 @@ import { copySteps, offerCopy, offerFile } from './procedure/index';
 
 /** A set that may come to a bench day, with its sheet. */
 export interface BenchSet {
-  readonly unit: Pick<Unit, 'id' | 'nickname' | 'descriptionId' | 'personId' | 'holds' | 'keeps'>;
+  readonly unit: Pick<
+    Unit,
+    'id' | 'nickname' | 'descriptionId' | 'personId' | 'holds' | 'keeps' | 'timeline'
+  >;
   readonly description: Description;
   readonly prepared: Prepared;
   /** Something has to be settled before it is loaded. */
   readonly waits: boolean;
 }
 
-/** Why a set has no place in a bench day: it holds what it shall, something has to be settled first, or nobody knows a proven way. */
-export type BenchLeft = 'held' | 'waits' | 'no-way';
+/**
+ * Why a set has no place in a bench day: it is lost or broken, it holds what it shall, something has to be settled first, or nobody knows a
+ * proven way.
+ */
+export type BenchLeft = 'away' | 'held' | 'waits' | 'no-way';
 type Ways = BenchJob['sets'][number]['ways'];
 
 /** What one set asks of a bench day: the ways that prove for it, or why it needs none or has none yet. */
 export interface Asking {
-  readonly set: Pick<BenchSet, 'prepared'> & { readonly unit: Pick<Unit, 'id' | 'personId'> };
+  readonly set: Pick<BenchSet, 'prepared'> & { readonly unit: Pick<Unit, 'id' | 'personId' | 'timeline'> };
   readonly why: Exclude<BenchLeft, 'no-way'> | null;
   readonly ways: Ways;
 }
@@ -29,9 +36,20 @@ export interface Asking {
  * @param masters sets of which others may be copied; @param standMin what one set takes at a stand, in minutes
  */
 export function asksFor(set: BenchSet, masters: readonly BenchSet[], standMin: number): Asking {
+  if (!isThere(set.unit)) return { set, why: 'away', ways: [] };
   if (holdsIt(set)) return { set, why: 'held', ways: [] };
   if (set.waits) return { set, why: 'waits', ways: [] };
-  return { set, why: null, ways: [...ownWays(set, standMin), ...copyWays(set, masters)] };
+  return {
+    set,
+    why: null,
+    ways: [
+      ...ownWays(set, standMin),
+      ...copyWays(
+        set,
+        masters.filter(({ unit }) => isThere(unit)),
+      ),
+    ],
+  };
 }
 
 /**
@@ -63,7 +81,9 @@ export function benchWays(
 
 /** The sets that hold it already, can be loaded by themselves, or are copied from one of these. */
 function loadableOf(asking: readonly Asking[], masters: readonly Asking['set'][]): ReadonlySet<string> {
-  const loadable = new Set(masters.filter(holdsIt).map(({ unit }) => unit.id));
+  const loadable = new Set(
+    masters.filter((one) => holdsIt(one) && isThere(one.unit)).map(({ unit }) => unit.id),
+  );
   for (let before = -1; before !== loadable.size; ) {
     before = loadable.size;
     for (const { set, ways } of asking)

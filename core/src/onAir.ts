@@ -6,7 +6,7 @@ import {
   sidesOfMemory,
   sidesOfStation,
 } from './air/index';
-import { conditionOf } from './evidence/index';
+import { conditionOf, isThere } from './evidence/index';
 import type { Finding } from './findings/index';
 import {
   type Cell,
@@ -327,8 +327,7 @@ function ownRepeater(
       (slot) => isForChannels(slot.region) && knownOf(description, slot, memory).unknown.length === 0,
     );
     const sides = isKnown ? sidesOfMemory(description, memory) : null;
-    if (sides)
-      return { name: unit.nickname, sides, status: conditionOf(unit).is === 'well' ? 'on-air' : 'off-air' };
+    if (sides) return { name: unit.nickname, sides, status: isThere(unit) ? 'on-air' : 'off-air' };
   }
   return null;
 }

@@ -11,7 +11,7 @@ type Ways = Asking['ways'];
 const asks = (id: string, ways: Ways, why: Asking['why'] = null): Asking =>
   ({
     set: {
-      unit: { id, personId: null },
+      unit: { id, personId: null, timeline: [] },
       prepared: { changes: why === 'held' ? { places: [], settings: [] } : CHANGES },
     },
     why,
@@ -129,5 +129,11 @@ describe('the ways of a bench day', () => {
     expect(kinds(a).map(([way]) => way)).toEqual(['keys', 'file', 'copy']);
     expect(kinds(other)).toEqual([['file', 7, 0]]);
     expect(asksFor(set(4, 'counting-handheld', true), [a], 7)).toMatchObject({ why: 'waits', ways: [] });
+    // One that is lost is neither loaded nor copied from.
+    const lost = { what: 'condition', is: 'lost', day: '2026-11-24', note: '', by: '', at: '' } as const;
+    const away = { ...a, unit: { ...a.unit, timeline: [lost] } } as unknown as BenchSet;
+    expect(asksFor(away, [b], 7)).toMatchObject({ why: 'away', ways: [] });
+    expect(asksFor(b, [away], 7).ways.map(({ way }) => way)).toEqual(['keys', 'file']);
+    expect(benchWays([asksFor(b, [], 7)], [away]).sets.map(({ id }) => id)).toEqual([b.unit.id]);
   });
 });

@@ -16,7 +16,8 @@ const { toTryFor } = await import('../src/server/verification');
 const { compareView } = await import('../src/server/views/revisions');
 const { rolloutView } = await import('../src/server/views/rollout');
 const { todayView } = await import('../src/server/views/today');
-const { benchView } = await import('../src/server/views/bench');
+const { benchView, waysOf } = await import('../src/server/views/bench');
+const { publishView } = await import('../src/server/views/publish');
 const { send, visitorAs } = await import('./routes');
 
 const db = getDb();
@@ -382,34 +383,49 @@ describe('what was seen of sets', () => {
       'contradicted',
     ]);
   });
-  it('is lost and found: nothing is asked of it meanwhile, on the rollout, on Today and on a bench day', async () => {
+  it('is lost and found: nothing is asked of it meanwhile, on the rollout, on Today, on a bench day, before publishing and between two states', async () => {
     const word = (is: string) => ({ what: 'condition', is, day: '2026-11-24', note: '' });
+    const named = ({ nickname }: { nickname: string }) => nickname === 'Watch 1';
     const seen = async () => {
       const now = await desk();
-      const [rollout, bench, { due }] = await Promise.all([
+      const draft = await desk('draft');
+      const [rollout, bench, publish, compare, { due }] = await Promise.all([
         rolloutView(db, now),
         benchView(db, now),
-        todayView(await desk('draft')),
+        publishView(db, draft),
+        compareView(db, draft, 1, 'draft'),
+        todayView(draft),
       ]);
-      const named = ({ nickname }: { nickname: string }) => nickname === 'Watch 1';
+      const unitId = bench.sets.find(named)?.id ?? '';
+      const dealt = await waysOf(now, { setIds: [unitId], masterIds: [], standMin: 5 });
       const one = rollout?.rows.find(named);
       return {
         standing: one?.standing,
         minutes: one?.minutes,
         of: rollout?.coverage.find(({ name }) => name === 'Kelp Stairs')?.of,
-        waits: bench.sets.find(named)?.waits,
+        bench: bench.sets.find(named)?.standing,
+        dealt: [dealt.sets.length, dealt.left.map(({ why }) => why)],
+        counted: publish.cost.sets,
+        costs: publish.sheets.some((sheet) => sheet.unitId === unitId),
+        between: compare?.sets.some(named),
+        away: [publish.away.length, compare?.away],
         due: due.flatMap(({ code, items }) => (items.some(({ name }) => name === 'Watch 1') ? [code] : [])),
       };
     };
     const before = await seen();
-    expect(before.waits).toBe(true);
+    expect(before).toMatchObject({ bench: 'late', between: true, dealt: [1, []], costs: true, away: [0, 0] });
     expect((await seenOf(['Watch 1'], word('lost'))).status).toBe(201);
     const lost = await seen();
     expect(lost).toEqual({
       standing: { state: 'away', is: 'lost' },
       minutes: 0,
       of: (before.of ?? 0) - 1,
-      waits: false,
+      bench: 'away',
+      dealt: [0, ['away']],
+      counted: before.counted - 1,
+      costs: false,
+      between: false,
+      away: [1, 1],
       due: ['units-lost'],
     });
     expect((await seenOf(['Watch 1'], word('well'))).status).toBe(201);

@@ -123,6 +123,9 @@ export function conditionOf({ timeline }: Pick<Unit, 'timeline'>): {
   return { is: said?.is ?? 'well', said };
 }
 
+/** Whether a set is there and works: of one that is lost or broken nothing is asked until it is found or mended. */
+export const isThere = (unit: Pick<Unit, 'timeline'>): boolean => conditionOf(unit).is === 'well';
+
 /** What was made ready for the next work on a set, since it was last worked on. */
 export function preparations(unit: Timed): ReadonlySet<EvidenceOf<'prepared'>['done']> {
   return new Set(since(unit).flatMap((one) => (one.what === 'prepared' ? [one.done] : [])));

@@ -99,7 +99,7 @@ export function offsetInWords({ got, tokens }: State, i: number): number {
   // `up 600 kHz` as well as `600 kHz up`.
   const [size, unit, way] = /^\d/.test(said[0]?.text ?? '') ? said : [said[1], said[2], said[0]];
   const isSize = size && unit && /^\d+(\.\d+)?$/.test(size.text) && /^(k|khz|m|mhz)$/.test(unit.lower);
-  // `down .6`: with figures behind the point, and smaller than any tone, it is megahertz.
+  // `down .6`: with figures behind the point, and lower than tones are, it is megahertz.
   const [before, behind] = [tokens[i + from], tokens[i + from + 1]];
   const bare =
     /^\d?\.\d{1,3}$/.test(behind?.text ?? '') && !/^(k?hz|k)$/.test(tokens[i + from + 2]?.lower ?? '');

@@ -1,5 +1,5 @@
 import { type PlanFinding, reviewPlan, statesSaid } from '../check/index';
-import { conditionOf } from '../evidence/index';
+import { conditionOf, isThere } from '../evidence/index';
 import { alertsOf, type Board } from '../fit/index';
 import {
   type Description,
@@ -72,7 +72,7 @@ const ALERT_TEST_DAYS = 8;
 export function whatIsDue(standing: Standing): Due[] {
   const { today, people, stations } = standing;
   // Of one that is lost or broken nothing else is asked until it is found or mended.
-  const units = standing.units.filter((unit) => conditionOf(unit).is === 'well');
+  const units = standing.units.filter(isThere);
   const away = (is: 'lost' | 'broken') => standing.units.filter((unit) => conditionOf(unit).is === is);
   const named = (unit: Unit): DueItem => ({ id: unit.id, name: unit.nickname });
   const found = (code: Due['code'], items: readonly DueItem[]): Due[] =>

@@ -87,7 +87,10 @@ export interface PublishView {
   readonly draft: string;
   /** The newest number; 0 where nothing was published. */
   readonly after: number;
+  /** Of all sets that are there. */
   readonly sheets: readonly SheetCost[];
+  /** Sets that are lost or broken: nothing is asked of them. */
+  readonly away: readonly string[];
   readonly blockers: readonly Blocker[];
   /** Why some of them were overruled with the newest revision, by their marks. */
   readonly before: Readonly<Record<string, string>>;

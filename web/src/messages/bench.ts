@@ -1,3 +1,4 @@
+import type { Standing } from '@umbrex/core/standing';
 import type { BenchLeft } from '../contract/bench';
 
 /** A time of a day, from minutes since midnight. */
@@ -12,8 +13,17 @@ export function minutesOfClock(text: string): number | undefined {
   return hours === undefined ? undefined : Number(hours) * 60 + Number(minutes);
 }
 
+/** What is said beside a set that may be ticked for a bench day, where it is not simply to be loaded. */
+export const STANDING_BESIDE: Readonly<Partial<Record<Standing['state'], string>>> = {
+  held: 'holds it already',
+  blocked: 'something has to be settled first',
+  away: 'lost or broken',
+  nothing: 'the plan has nothing for it',
+};
+
 /** Why a set has no place in a bench day. */
 export const LEFT_TEXT: Readonly<Record<BenchLeft | 'no-time', string>> = {
+  away: 'is lost or broken',
   held: 'holds already what it should',
   waits: 'waits: something has to be settled first',
   'no-way': 'nobody knows a proven way to load it',

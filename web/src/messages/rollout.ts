@@ -17,6 +17,12 @@ export const STANDING_TEXT: Readonly<Record<Standing['state'], { word: string; m
   nothing: { word: 'nothing for it', meaning: 'The plan has nothing for it.' },
 };
 
+/** What is said of sets that are not there, where the work on all is counted; nothing of none. */
+export const awayText = (sets: number): string =>
+  sets === 0
+    ? ''
+    : ` ${counted(sets, 'set')} ${sets === 1 ? 'is' : 'are'} lost or broken, and not counted: nothing is asked of ${sets === 1 ? 'it' : 'them'} until ${sets === 1 ? 'it is' : 'they are'} found or mended.`;
+
 /** What is said of one set besides. */
 export function standingNote(standing: Standing): string {
   switch (standing.state) {

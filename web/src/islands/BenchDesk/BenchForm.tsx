@@ -1,6 +1,7 @@
 import { THINGS } from '@umbrex/core/fields';
 import type { BenchDay } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
+import { STANDING_BESIDE } from '../../messages/bench';
 import { counted } from '../../messages/labels';
 import { named } from '../../ui/bound';
 import { useFaults } from '../../ui/faults';
@@ -169,7 +170,7 @@ export function BenchForm({
           <fieldset key={kind} className="border-t border-base-300 pt-1">
             <legend className="font-semibold text-plain">{kind}</legend>
             <ul className="grid gap-x-4 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
-              {those.map(({ id, nickname, waits }) => (
+              {those.map(({ id, nickname, standing }) => (
                 <li key={id} className="flex flex-wrap items-center gap-x-4">
                   <LabelledCheck
                     checked={texts.setIds.includes(id)}
@@ -181,9 +182,11 @@ export function BenchForm({
                     }
                   >
                     {nickname}
-                    {!waits && <span className="muted text-small"> (needs nothing)</span>}
+                    {standing && STANDING_BESIDE[standing] && (
+                      <span className="muted text-small"> ({STANDING_BESIDE[standing]})</span>
+                    )}
                   </LabelledCheck>
-                  {(texts.setIds.includes(id) || !waits) && those.length > 1 && (
+                  {(texts.setIds.includes(id) || standing === 'held') && those.length > 1 && (
                     <LabelledCheck
                       className="text-small"
                       checked={texts.masterIds.includes(id)}

@@ -1,5 +1,6 @@
 import type { BenchJob } from '@umbrex/core/bench';
 import type { BenchDay } from '@umbrex/core/model';
+import type { Standing } from '@umbrex/core/standing';
 import { useEffect, useRef, useState } from 'react';
 import type { BenchLeft } from '../../contract/bench';
 import { LEFT_TEXT } from '../../messages/bench';
@@ -15,8 +16,8 @@ export interface BenchSet {
   readonly nickname: string;
   readonly kind: string;
   readonly personId: string | null;
-  /** Whether it should hold what it does not. */
-  readonly waits: boolean;
+  /** How it stands towards the revision; `null` where nobody can tell. */
+  readonly standing: Standing['state'] | null;
 }
 export interface BenchProps {
   readonly planId: string;
@@ -75,7 +76,7 @@ export function useBenchDesk(props: BenchProps) {
       standMin: 5,
       masterIds: [],
       setIds: sets
-        .filter(({ waits }) => waits)
+        .filter(({ standing }) => standing === 'late' || standing === 'unknown')
         .map((set) => set.id)
         .slice(0, 300),
       tasks: [],

@@ -3,7 +3,7 @@ import type { PublishView } from '../../contract/revisions';
 import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { blockerAddress, blockerText, CHOICE_TEXT } from '../../messages/revisions';
-import { hoursText } from '../../messages/rollout';
+import { awayText, hoursText } from '../../messages/rollout';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledText } from '../../ui/LabelledText';
@@ -77,6 +77,7 @@ function Costs({ view, planId, names }: Desk & { view: PublishView }) {
           ? 'No set has to change.'
           : `${counted(cost.touched, 'set')} of ${cost.sets} ${cost.touched === 1 ? 'changes' : 'change'}, of ${counted(cost.people, 'person', 'people')}: ${counted(cost.presses, 'press', 'presses')}, about ${hoursText(cost.minutes)} in all at a calm pace.`}
       </p>
+      {view.away.length > 0 && <p className="muted">{awayText(view.away.length).trim()}</p>}
       {again.length > 0 && (
         <p>
           {again.length === 1 ? 'One of them is' : `${again.length} of them are`} up to date now, and would

@@ -63,7 +63,7 @@ export async function benchView(db: Knex, desk: Desk) {
       nickname: unit.nickname,
       kind: titles.get(unit.descriptionId) ?? '',
       personId: unit.personId,
-      waits: standing.get(unit.id) === 'late' || standing.get(unit.id) === 'unknown',
+      standing: standing.get(unit.id) ?? null,
     })),
     today: today(),
   };

@@ -8,7 +8,7 @@ import {
   type CardSet,
   type CardStanding,
 } from '@umbrex/core/card';
-import { conditionOf, onLoan } from '@umbrex/core/evidence';
+import { conditionOf, isThere, onLoan } from '@umbrex/core/evidence';
 import { servicesOf } from '@umbrex/core/facts';
 import { type BoardKind, type Cell, sendsBy } from '@umbrex/core/fit';
 import type { Prepared } from '@umbrex/core/flow';
@@ -294,8 +294,8 @@ function reachable(
     .flatMap(({ id, name }): CardPerson[] => {
       const sets = fleet.flatMap((unit) => {
         // One that is lost, broken or lent reaches nobody.
-        const isThere = conditionOf(unit).is === 'well' && onLoan(unit) === undefined;
-        const kind = unit.personId === id && isThere ? kindAt.get(unit.id) : undefined;
+        const isHere = isThere(unit) && onLoan(unit) === undefined;
+        const kind = unit.personId === id && isHere ? kindAt.get(unit.id) : undefined;
         if (kind === undefined || !kinds[kind]?.cells.some(({ slot }) => slot)) return [];
         return [
           { nickname: unit.nickname, kind, isLoaded: isKnown(unit.holds) && isLoadedNow(unit) === true },

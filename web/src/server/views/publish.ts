@@ -1,4 +1,5 @@
 import { reviewPlan, statesSaid } from '@umbrex/core/check';
+import { isThere } from '@umbrex/core/evidence';
 import type { Person, Plan } from '@umbrex/core/model';
 import { blockersOf, choicesOf, costOf, type SheetCost, sheetCost } from '@umbrex/core/publish';
 import { isKnown } from '@umbrex/core/standing';
@@ -12,11 +13,12 @@ import { revisionPlan } from '../repositories/revisions';
 import { loadedBy, namePressesOf, setsWithSheets, stopsOf } from '../sheetPage';
 import { listThings } from '../store/store';
 
-/** What every set's sheet for the draft comes to. */
+/** What the sheet for the draft of every set that is there comes to. */
 async function sheetCosts(desk: Desk, current: Plan | undefined): Promise<SheetCost[]> {
   const costs: SheetCost[] = [];
   const isLoadedNow = current && loadedBy(desk, current);
   for await (const { unit, kind, prepared } of setsWithSheets(desk)) {
+    if (!isThere(unit)) continue;
     const isUpToDate = isKnown(unit.holds) && isLoadedNow?.(unit) === true;
     costs.push(
       sheetCost(unit, prepared, {
@@ -42,6 +44,7 @@ export async function publishView(db: Knex, desk: Desk): Promise<PublishView> {
     draft: contentMark(plan),
     after: newest?.number ?? 0,
     sheets,
+    away: desk.units.flatMap(({ unit }) => (isThere(unit) ? [] : [unit.id])),
     before: Object.fromEntries((newest?.overruled ?? []).map(({ mark, reason }) => [mark, reason])),
     blockers: blockersOf(
       plan,

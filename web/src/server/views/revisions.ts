@@ -1,4 +1,5 @@
 import { changeOfSet, type Touched } from '@umbrex/core/change';
+import { isThere } from '@umbrex/core/evidence';
 import type { Names } from '@umbrex/core/fields';
 import { type Description, type Plan, slotsOf, type Unit } from '@umbrex/core/model';
 import type { Knex } from 'knex';
@@ -86,6 +87,7 @@ export async function compareView(db: Knex, desk: Desk, from: State, to: State) 
     to,
     lines,
     sets,
+    away: desk.units.filter(({ unit }) => !isThere(unit)).length,
     people: peopleBetween(
       desk,
       sets,
@@ -102,7 +104,8 @@ async function setsBetween(desk: Desk, before: Plan, after: Plan): Promise<SetBe
   const sets: SetBetween[] = [];
   for (const { unit } of desk.units) {
     const kind = kinds.get(unit.descriptionId);
-    if (!kind) continue;
+    // Nothing is asked of one that is lost or broken.
+    if (!kind || !isThere(unit)) continue;
     const { description } = kind;
     const mark = marks.get(description.id) ?? contentMark(description);
     marks.set(description.id, mark);
@@ -142,7 +145,8 @@ function peopleBetween(
   sets: readonly SetBetween[],
   people: readonly { id: string; name: string }[],
 ): PersonBetween[] {
-  const heldBy = (id: string) => units.filter(({ unit }: { unit: Unit }) => unit.personId === id).length;
+  const heldBy = (id: string) =>
+    units.filter(({ unit }: { unit: Unit }) => unit.personId === id && isThere(unit)).length;
   return people.flatMap(({ id, name }) => {
     const mine = sets.filter(({ personId }) => personId === id);
     const minutes = mine.reduce((sum, set) => sum + Math.ceil(set.minutes), 0);
