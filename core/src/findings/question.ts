@@ -49,6 +49,7 @@ export type QuestionCode =
   | 'input-tone-unknown'
   | 'output-tone-unknown'
   | 'service-unknown'
+  | 'whose-unknown'
   | 'transmit-unknown'
   | 'nobody-transmits'
   | 'listen-unless-licensed'

@@ -109,8 +109,8 @@ function ofOthers(asked: Asked, hz: number, about: string): Pair | undefined {
     const heard = rows.find((row) => row.transmitHz === null);
     const named = wantsPair ? undefined : rows.find(({ number }) => number === got.channel?.number);
     const row = named ?? rows.find(({ pair }) => pair === wantsPair) ?? (wantsPair ? heard : rows[0]);
-    // Where a service has the frequency from set to set and nothing else, there is no repeater.
-    if (!row && rows.length > 0 && service.bands.length === 0) return stop(asked, 'no-repeater-here', about);
+    // A service that everybody may use has its frequencies from set to set and no others: there is no repeater.
+    if (!row && rows.length > 0 && service.licence === 'none') return stop(asked, 'no-repeater-here', about);
     if (!row) continue;
     const isEither = !wantsPair && !got.direct && !got.listen && !named;
     if (isEither && rows.some(({ pair }) => pair) && !row.pair) sayWhichWay(asked, false, about);
@@ -197,13 +197,16 @@ function outsideServices({ got, questions }: Asked, hz: number, about: string): 
     questions.push({ code: 'service-unknown', blocking: false, about, offers: [] });
     return { ...listening, transmitHz: hz + got.offsetHz };
   }
-  const offers = got.repeater ? [] : ['rx only'];
+  const isHalf = got.repeater || got.offsetHz !== undefined;
+  // Whoever knows whose it is writes both frequencies.
+  const { start, end } = got.frequencies[0] ?? { start: 0, end: 0 };
+  const both = `rx ${mhzText(hz)} tx ${mhzText(hz)}`;
   questions.push({
-    code: got.repeater || got.offsetHz ? 'transmit-unknown' : 'service-unknown',
+    code: isHalf ? 'transmit-unknown' : 'whose-unknown',
     blocking: false,
     about,
-    offers,
-    lines: offers.map((offer) => `${got.line} ${offer}`),
+    offers: isHalf ? [] : ['rx only', both],
+    lines: isHalf ? [] : [`${got.line} rx only`, withText(got.line, start, end, both)],
   });
   return listening;
 }

@@ -43,6 +43,9 @@ export function betweenTwoWays({ got, tokens }: State): void {
   if (!before || !behind || !ways[0] || !ways[1] || ways[0] === ways[1] || ways.includes('both')) return;
   const value = got.line.slice(tone.start, tone.end);
   const offers = [`${before.text} ${value}`, `${behind.text} ${value}`];
+  // The words are asked about with the tone, and no name.
+  const words = got.name.filter(({ token }) => token.start < before.start || token.end > behind.end);
+  got.name.splice(0, got.name.length, ...words);
   askInstead(got, before.start, behind.end, offers);
 }
 

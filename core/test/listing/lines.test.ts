@@ -236,7 +236,7 @@ describe('what is assumed is said', () => {
   it('a main frequency alone may be a repeater', () =>
     expect(said('462.650 131.8')).toContain('direct-or-repeater'));
   it('a frequency of no service here is listened to', () =>
-    expect(said('dispatch 154.115')).toContain('service-unknown'));
+    expect(said('dispatch 154.115')).toContain('whose-unknown'));
 });
 
 describe('every offer can be put in and read again', () => {

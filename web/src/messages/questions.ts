@@ -39,6 +39,8 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'repeater-by-direction': () => 'A repeater is taken, since you wrote in and out.',
   'input-tone-unknown': () => 'Which tone opens it? Nobody knows until you write it; it stays unknown.',
   'output-tone-unknown': () => 'No output tone is given, so the receive tone stays off: you hear everyone.',
+  'whose-unknown': (about) =>
+    `${about} belongs to no service known here: it is only listened to until somebody says whose it is.`,
   'service-unknown': (about) =>
     `${about} belongs to no service known here; you may need a licence to transmit.`,
   'transmit-unknown': () =>

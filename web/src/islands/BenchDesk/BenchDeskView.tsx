@@ -1,6 +1,6 @@
 import type { BenchDay } from '@umbrex/core/model';
 import { useState } from 'react';
-import { clockText, finishText, TASK_STATE, TASK_WAY } from '../../messages/bench';
+import { clockText, finishText, STANDING_BESIDE, TASK_STATE, TASK_WAY } from '../../messages/bench';
 import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { Empty } from '../../ui/Empty';
@@ -149,7 +149,8 @@ function Waits({ marks: { waiting, isAway, drop, send }, setName }: Desk) {
 }
 
 /** Who does what, when, and how; what became of it. */
-function Lists({ day, personName, setName, mark, marks, mayEdit, planId }: Desk & { day: BenchDay }) {
+function Lists({ day, personName, setName, sets, mark, marks, mayEdit, planId }: Desk & { day: BenchDay }) {
+  const away = new Set(sets.flatMap(({ id, standing }) => (standing === 'away' ? [id] : [])));
   const unsent = new Set(marks.waiting.map((one) => one.value.setId));
   const { tasks, people, progress, beginsMin } = day;
   return (
@@ -182,6 +183,9 @@ function Lists({ day, personName, setName, mark, marks, mayEdit, planId }: Desk 
                         {way === 'copy' && masterId ? `copied from ${setName(masterId)}` : TASK_WAY[way]}
                         {standId && `, ${standId}`}
                       </span>
+                      {away.has(setId) && state !== 'done' && (
+                        <strong className="text-small"> {STANDING_BESIDE.away}</strong>
+                      )}
                     </span>
                     {state ? (
                       <span className="text-small">

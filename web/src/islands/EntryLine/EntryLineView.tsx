@@ -122,7 +122,10 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
           </div>
           <div>
             <PathStrip channel={channel} waitsFor={channel.receiveTone} />
-            <p className="muted text-small">{stripWords(channel, channel.receiveTone)}</p>
+            <p className="muted text-small">
+              {asked.length > 0 && <strong>So far: </strong>}
+              {stripWords(channel, channel.receiveTone)}
+            </p>
           </div>
           <label className="flex items-center gap-2 text-sm">
             <span className="muted">into</span>
