@@ -1,3 +1,4 @@
+import { SERVICES, type ServiceId } from '@umbrex/core/facts';
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
 import { unknownMemory } from '@umbrex/core/memory';
@@ -354,4 +355,33 @@ describe('alert radios', () => {
       ),
       { numRuns: runs(60) },
     ));
+});
+
+describe('a set that is certified for a service and has its channels from the factory', () => {
+  const made = SHIPPED.flatMap((description) =>
+    (description.certifiedFor === 'unknown' ? [] : description.certifiedFor).flatMap((id) => {
+      const service = SERVICES[id];
+      const fixed = slotsOf(description).flatMap(({ fixed: one }) => (one ? [one] : []));
+      const own = service.channels.filter((row) =>
+        fixed.some(
+          ({ receiveHz, transmitHz }) => receiveHz === row.receiveHz && transmitHz === row.transmitHz,
+        ),
+      );
+      return own.length > 0 ? [[description.id, id, own] as const] : [];
+    }),
+  );
+  it('are some', () => expect(made.length).toBeGreaterThan(5));
+  it.each(made)('%s may talk on every one that %s leaves open', (id, service, own) => {
+    for (const row of own) {
+      const { country } = SERVICES[service as ServiceId];
+      const one = channel(row.name, row.receiveHz / 1e6, (row.transmitHz ?? row.receiveHz) / 1e6, {
+        bandwidth: row.bandwidthHz > 12_500 ? 'wide' : 'narrow',
+        service: service as ServiceId,
+      });
+      expect([row.name, cell(id, one, country as 'US' | 'AU')?.verdict]).toEqual([
+        row.name,
+        expect.stringMatching(/^(full|adapted)$/),
+      ]);
+    }
+  });
 });
