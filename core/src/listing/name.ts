@@ -29,7 +29,7 @@ export function nameOf(got: Collected, questions: Question[]): string {
     const run = withoutJoints(whole, place?.start ?? 0);
     const isStrange = (left: Left, k: number) =>
       isKeyword(left) ||
-      (run.length === 1 && isTooShort(left)) ||
+      (run.every(isTooShort) && isTooShort(left)) ||
       ((k === 0 || k === run.length - 1) && isJoining(left)) ||
       (isToneless && isBareTone(left));
     const strange = run.map(

@@ -216,7 +216,12 @@ function takeTone({ state, i, token, unit: written, used: all, ask }: Figure): n
   const polarity = isCode ? (after ?? state.polarity ?? '') : '';
   state.polarity = undefined;
   const value = toneForm(token.text);
-  const reading = toneValue(value, state.kind ?? 'any', unit === 'hz' ? '' : unit, polarity);
+  // `DCS tx 114 rx 115`: behind a code another three figures with a direction are a code.
+  const isWhole = isToneText(`${token.text}.0`);
+  const isCodeToo =
+    isCode && !isWhole && state.direction !== undefined && /^D/.test(got.tones.at(-1)?.tone ?? '');
+  const kind = state.kind ?? (isCodeToo ? 'dcs' : 'any');
+  const reading = toneValue(value, kind, unit === 'hz' ? '' : unit, polarity);
   for (const question of reading.questions) {
     if (question.blocking) ask(question.code, question.offers);
     else {

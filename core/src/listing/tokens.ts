@@ -13,7 +13,7 @@ export interface Token {
 
 /** Prefixes that people write without a space before a number: `ch18`, `pl131.8`, `wx6`, `tx131.8`. */
 const GLUED =
-  /^(ch|chan|channel|gmrs|frs|murs|marine|pmr(?!446)|cb|aar|wx|rpt|rptr|r|in|out|tx|rx|pl|ctcss|ctc|ct|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
+  /^(ch|chan|channel|gmrs|frs|murs|marine|pmr(?!446)|cb|aar|wx|rpt|rptr|r|in|out|tx|rx|enc|dec|pl|ctcss|ctc|ct|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
 /** `PL-131.8`: with figures behind the point it is no code, whose dash may mean inverted. */
 const TONE_AND_HYPHEN = /^(pl|ctcss|ctc|tone)-(\d{2,3}\.\d+)$/i;
 const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
@@ -69,6 +69,7 @@ export function tokensOf(line: string): Token[] {
     .replace(/(?<=\b\d{3}),(?=\d{3,5}\b)/g, '.')
     .replace(/(?<=\b\d{2,3}),(?=\d(?:\b|hz\b)(?!\.))/gi, '.')
     .replace(/(?<=[+-]\d{1,2}),(?=\d{1,4}\b)/g, '.')
+    .replace(/\bpmr[ -]446\b(?!\.\d)/gi, 'pmr446 ')
     .replace(/\bw\/o\b/gi, 'no ')
     .replace(/\bn\/a\b/gi, 'off')
     .replace(/(?<=\s)w\/(?=\s)/gi, '  ');

@@ -97,7 +97,7 @@ export function encodeOnly(state: State, i: number): number {
 /** `600 kHz down`, `shift 5 MHz up`: an offset in words. Answers the words used, or 0. */
 export function offsetInWords({ got, tokens }: State, i: number): number {
   if (got.frequencies.length === 0 && !got.channel) return 0;
-  const from = /^(offset|shift|split)$/.test(tokens[i]?.lower ?? '') ? 1 : 0;
+  const from = /^(offset|shift|split|ablage)$/.test(tokens[i]?.lower ?? '') ? 1 : 0;
   const said = tokens.slice(i + from, i + from + 3);
   // `up 600 kHz` as well as `600 kHz up`.
   const [size, unit, way] = /^\d/.test(said[0]?.text ?? '') ? said : [said[1], said[2], said[0]];
@@ -156,7 +156,7 @@ export function talkOn(state: State, i: number): number {
   return next(i) - i;
 }
 
-const OFFSET_WORD = /^(offset|shift)$/;
+const OFFSET_WORD = /^(offset|shift|ablage)$/;
 const NO_OFFSET = /^(no|zero|without|0|0\.0|none)$/;
 
 /**

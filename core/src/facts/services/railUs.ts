@@ -29,7 +29,7 @@ export const RAIL_US: ServiceTable = {
   repeaters: false,
   identifyEveryMinutes: null,
   identifyCitation: '',
-  words: ['rail', 'railroad', 'aar'],
+  words: ['rail', 'railroad', 'aar', 'rr'],
   channels: ROWS.map(([n, receiveHz]) => ({
     number: String(n),
     name: `Rail ${n}`,
