@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { type BrowserContext, type Page, test as plain } from '@playwright/test';
 import jsQR from 'jsqr';
 import { Fleet, query, type Served } from '../scripts/fleet';
-import { axeFindings, COLOUR_RULES, expect, open, planPath, test } from './support';
+import { axeFindings, COLOUR_RULES, expect, open, planPath, ready, test } from './support';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } as const;
 
@@ -465,6 +465,7 @@ plain.describe('without a network', () => {
       await page.close();
       const again = await context.newPage();
       await again.goto(address);
+      await ready(again);
       await again.getByRole('button', { name: `Done ${names[2]}`, exact: true }).click();
       await expect(again.getByText(/3 ticks wait/)).toBeVisible();
       const ticks = () =>

@@ -52,6 +52,8 @@ export interface AirFleet {
   readonly descriptions: readonly Description[];
   readonly grounds: Grounds | typeof NO_GROUNDS;
   readonly stations: readonly Station[];
+  /** What was worked out before of sets that are alike, in this very plan and with these descriptions; what is new is put in. */
+  readonly alike?: Map<string, SetKind>;
 }
 
 /** One set on one channel, and where that stands in it. */
@@ -90,14 +92,14 @@ export function fleetOnAir(fleet: AirFleet): (channel: Channel, as: AirState) =>
 export function setsOf(fleet: AirFleet): { unit: Unit; kind: SetKind }[] {
   const { plan, units, descriptions, grounds } = fleet;
   const byId = new Map(descriptions.map((description) => [description.id, description]));
-  const alike = new Map<string, SetKind>();
+  const alike = fleet.alike ?? new Map<string, SetKind>();
   return units.flatMap((unit) => {
     const description = byId.get(unit.descriptionId);
     if (!description) throw new RangeError(`unit ${unit.id}: no description ${unit.descriptionId}`);
     if (!isSpokenWith(description)) return [];
     const part = { sender: senderOf(grounds, unit), carriesGroups: carriedBy(plan, unit) };
-    const { keeps, holds, start, roleId, alerts } = unit;
-    const key = JSON.stringify([description.id, keeps, holds, start, roleId, alerts, part]);
+    const { keeps, carries, holds, start, roleId, alerts } = unit;
+    const key = JSON.stringify([description.id, keeps, carries, holds, start, roleId, alerts, part]);
     const kind = alike.get(key) ?? setKind(plan, description, { ...unit, ...part });
     alike.set(key, kind);
     return [{ unit, kind }];

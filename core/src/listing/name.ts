@@ -68,7 +68,7 @@ function withoutJoints(run: readonly Left[], placeStart: number): readonly Left[
   if (run.length > 1 && first && first.start > placeStart && /^(at|@)$/.test(first.lower))
     return run.slice(1);
   const isBefore = (run.at(-1)?.token.end ?? 0) <= placeStart;
-  const joint = isBefore ? /^(is|are|on|at|to|with|a|the|an)$/ : /^(is|are|on|at)$/;
+  const joint = isBefore ? /^(is|are|on|at|to|with|the)$/ : /^(is|are|on|at)$/;
   const last = run.findLastIndex(({ token }) => token.quoted || !joint.test(token.text));
   return run.slice(0, last + 1);
 }
@@ -131,9 +131,13 @@ const DIGITAL_CODE = /^(cc|tg|ts|ran|nac|slot)\d+$/;
 const isJoining = ({ token: { lower, text, quoted } }: Left): boolean =>
   !quoted && text === lower && JOINING_WORDS.has(lower);
 
-/** `blue 67`: a figure that some tone has, in a line that names no tone. */
-const isBareTone = ({ token: { text, quoted } }: Left): boolean =>
-  !quoted && /^\d{2,3}$/.test(text) && isToneText(`${text}.0`);
+/** `blue 67`, `t100`: a figure that some tone has, in a line that names no tone. */
+const isBareTone = ({ token: { text, quoted } }: Left): boolean => !quoted && wholeTone(text) !== undefined;
+
+const wholeTone = (text: string): string | undefined => {
+  const figure = /^t?(\d{2,3})$/i.exec(text)?.[1];
+  return figure !== undefined && isToneText(`${figure}.0`) ? `${figure}.0` : undefined;
+};
 
 /** `462.550 rpt (c)`, `462.550 x2`: a letter by itself is a mark of somebody's list sooner than a name. */
 const isTooShort = ({ token: { text, quoted } }: Left): boolean =>
@@ -148,8 +152,8 @@ function leftOver(line: string, start: number, end: number): Question {
   const without = withText(line, start, end, '')
     .replace(/\s{2,}/g, ' ')
     .trim();
-  const tone = /^\d{2,3}$/.test(about) && isToneText(`${about}.0`) ? [`${about}.0`] : [];
-  const offers = [...tone, quoted];
+  const tone = wholeTone(about);
+  const offers = [...(tone ? [tone] : []), quoted];
   return {
     code: 'left-over',
     blocking: true,

@@ -21,8 +21,6 @@ const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
 const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-](?:\d*\.?\d+)?)$/;
 /** `T85.4`, `R100.0`: a tone that is sent, and one that is heard. */
 const TONE_LETTER = /^([tr])(\d{2,3}\.\d)$/i;
-/** `t100`: a letter and a whole tone; `R20` is a repeater. */
-const SENT_WHOLE = /^(t)(67|77|100|123)$/i;
 /** `R-CTCSS`, `TX-DCS`: a direction and a kind of tone. */
 const WAY_AND_KIND = /^([rt]x?)[-_](ctcss|dcs|pl|dpl|tones?|qt|dqt|code)$/i;
 /** `dup+`: a repeater and the way of its offset. */
@@ -84,7 +82,7 @@ export function tokensOf(line: string): Token[] {
       tokens.push({ text: word, lower: /^r$/i.test(word) ? 'rx' : 'tx', start, end: start + 1 });
       continue;
     }
-    const letter = TONE_LETTER.exec(word) ?? SENT_WHOLE.exec(word);
+    const letter = TONE_LETTER.exec(word);
     const cut =
       GLUED.exec(word) ??
       TONE_AND_HYPHEN.exec(word) ??

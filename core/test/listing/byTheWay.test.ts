@@ -101,7 +101,7 @@ const LINES: readonly DecidedLine[] = [
   ['US', '146.835 - 100Hz', [146.835,146.235,'100.0','off']],
   ['US', '146.835/235 100', 'ask'],
   ['US', '146.835 MHz minus 0.6 MHz, 100.0 Hz', [146.835,146.235,'100.0','off']],
-  ['US', '146.835 down .6 t100', [146.835,146.235,'100.0','off']],
+  ['US', '146.835 down .6 t100', 'ask'],
   ['US', '146.235 in, 146.835 out, 100.0', [146.835,146.235,'100.0','off']],
   ['US', 'W 146.835- 100.0', [146.835,146.235,'100.0','off']],
   ['US', '2m 146.835- 100.0', [146.835,146.235,'100.0','off']],
@@ -123,7 +123,7 @@ const LINES: readonly DecidedLine[] = [
   ['US', 'IRLP 147.21 + 5', 'ask'],
   ['US', 'Allstar 444.6+ 88.5', [444.6,449.6,'88.5','off']],
   ['US', 'DTMF 147.21+ 123.0 code 911', 'ask'],
-  ['US', '462.5625 T67 GMRS01', [462.5625,462.5625,'67.0','off']],
+  ['US', '462.5625 T67 GMRS01', 'ask'],
   ['US', 'GMRS01 462.5625 67.0', [462.5625,462.5625,'67.0','67.0']],
   ['US', 'GMRS-22 462.725 141.3', [462.725,462.725,'141.3','141.3']],
   ['US', 'G22R 141.3', 'ask'],
@@ -542,6 +542,8 @@ describe('lines by the way', () => {
     ['Harbor 462.675/467.675 R-CTCSS off T-CTCSS 186.2', 'Harbor', ''],
     ['Harbor 462.675 WQXX123', 'Harbor WQXX123', ''],
     ['family on FRS radios ch 5', 'family radios', ''],
+    ['team a 462.5625', 'team a', ''],
+    ['Truck T77 462.6125', 'Truck T77', ''],
   ])('%s is called %s, with the note %s', (line, name, note) => {
     const { channel } = readLine(line);
     expect([channel?.name, channel?.note]).toEqual([name, note]);

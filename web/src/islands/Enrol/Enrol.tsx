@@ -4,6 +4,7 @@ import type { EnrolKind, Enrolment } from '../../contract/roster';
 import { HOLDS_TEXT } from '../../messages/enrol';
 import { QUESTION_TEXT } from '../../messages/interview';
 import { guarded } from '../../ui/guarded';
+import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -125,7 +126,7 @@ function EnrolIsland(props: Props) {
         help="Often a short number such as 1.06."
         most={20}
       />
-      <Day
+      <LabelledDay
         title="3. When was its battery changed?"
         value={said.batteryChanged}
         set={(batteryChanged) => set({ batteryChanged })}
@@ -244,7 +245,7 @@ function LicencePart({ said, set }: State) {
             set={(callSign) => set({ callSign })}
             most={12}
           />
-          <Day title="Good until" value={said.expires} set={(expires) => set({ expires })} />
+          <LabelledDay title="Good until" value={said.expires} set={(expires) => set({ expires })} />
         </>
       )}
       <p className="muted text-small">
@@ -252,20 +253,6 @@ function LicencePart({ said, set }: State) {
         a licence is needed and you have none.
       </p>
     </fieldset>
-  );
-}
-
-function Day({ title, value, set }: { title: string; value: string; set: (day: string) => void }) {
-  return (
-    <label className="block">
-      <span className="muted text-small">{title}</span>
-      <input
-        type="date"
-        className="input input-sm w-full"
-        value={value}
-        onChange={(event) => set(event.target.value)}
-      />
-    </label>
   );
 }
 

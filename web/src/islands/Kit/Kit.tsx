@@ -5,6 +5,7 @@ import { TakeInFile } from '../../components/TakeInFile';
 import { ToneGlyph } from '../../components/ToneGlyph';
 import { VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
+import { FindField } from '../../ui/FindField';
 import { guarded } from '../../ui/guarded';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -58,6 +59,7 @@ function KitIsland() {
           <h2 className="font-bold sm:col-span-2">Fields</h2>
           <LabelledText title="A line" value={text} set={setText} help="A word of help." />
           <LabelledText title="A line that is wrong" value="" set={setText} fault="Write something." />
+          <FindField value={text} set={setText} hint="what may be written" />
           <LabelledDay title="A day" value={day} set={setDay} help="Empty where nobody knows it." />
           <LabelledDay title="A moment" value="" set={setDay} type="datetime-local" fault="Give a day." />
           <LabelledSelect

@@ -5,6 +5,7 @@ import { PathStrip } from '../../components/PathStrip';
 import { counted } from '../../messages/labels';
 import { questionText } from '../../messages/questions';
 import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import type { useListingDesk } from './useListingDesk';
 
 type Props = ReturnType<typeof useListingDesk>;
@@ -28,15 +29,13 @@ export function ListingDeskView(props: Props) {
           void ask();
         }}
       >
-        <label className="max-sm:w-full">
-          <span className="muted block text-small">Around a place, or latitude, longitude</span>
-          <input
-            className="input input-sm w-72 max-sm:w-full"
-            value={near}
-            maxLength={80}
-            onChange={(event) => setNear(event.target.value)}
-          />
-        </label>
+        <LabelledText
+          title="Around a place, or latitude, longitude"
+          width="w-72 max-sm:w-full"
+          value={near}
+          most={80}
+          set={setNear}
+        />
         <LabelledSelect
           title="Within"
           value={String(withinKm)}

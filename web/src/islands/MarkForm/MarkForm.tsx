@@ -1,8 +1,10 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { type Mark, MarkSchema } from '@umbrex/core/model';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { faultsOf, useFaults } from '../../ui/faults';
 import { guarded } from '../../ui/guarded';
+import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { call, failureText } from '../desk/api';
 
 interface Props {
@@ -12,26 +14,41 @@ interface Props {
   today: string;
 }
 
+const KINDS = [
+  ['confirmed', 'what the sheet says'],
+  ['contradicted', 'something else'],
+] as const;
+const WORDS = {
+  by: 'Write who saw it.',
+  on: 'Write the day on which it was seen.',
+  firmware: 'Write what the set shows when it is turned on.',
+};
+
 /** A person's word on a description, with the set in hand: confirmed, or something else was seen. */
 function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
-  const [failure, setFailure] = useState('');
-  const { register, handleSubmit, formState } = useForm<Mark>({
-    resolver: zodResolver(MarkSchema),
-    defaultValues: {
-      kind: 'confirmed',
-      on: today,
-      by: '',
-      firmware: firmware === 'unknown' ? '' : firmware,
-      note: '',
-    },
+  const [mark, setMark] = useState<Mark>({
+    kind: 'confirmed',
+    on: today,
+    by: '',
+    firmware: firmware === 'unknown' ? '' : firmware,
+    note: '',
   });
-  const { errors, isSubmitting } = formState;
-  const save = async (mark: Mark) => {
+  const [failure, setFailure] = useState('');
+  const [isSending, setSending] = useState(false);
+  const { form, faults, tell } = useFaults();
+  const set = (part: Partial<Mark>) => setMark((before) => ({ ...before, ...part }));
+  const save = async () => {
     setFailure('');
+    const parsed = MarkSchema.safeParse(mark);
+    tell(parsed.success ? {} : faultsOf(parsed.error, WORDS));
+    if (!parsed.success) return;
+    setSending(true);
     try {
-      await call('POST /api/descriptions/[descriptionId]/marks', { descriptionId }, { version, mark });
+      const written = { version, mark: parsed.data };
+      await call('POST /api/descriptions/[descriptionId]/marks', { descriptionId }, written);
       window.location.reload();
     } catch (error) {
+      setSending(false);
       setFailure(
         failureText(
           error,
@@ -41,45 +58,43 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
     }
   };
   return (
-    <form className="grid max-w-2xl items-end gap-3 sm:grid-cols-2" onSubmit={handleSubmit(save)} noValidate>
-      <label>
-        <span className="muted block text-small">With the set in hand I saw</span>
-        <select className="select select-sm w-full" {...register('kind')}>
-          <option value="confirmed">what the sheet says</option>
-          <option value="contradicted">something else</option>
-        </select>
-      </label>
-      <label>
-        <span className="muted block text-small">Who</span>
-        <input className="input input-sm w-full" {...register('by')} aria-invalid={errors.by !== undefined} />
-      </label>
-      <label>
-        <span className="muted block text-small">On</span>
-        <input
-          type="date"
-          className="input input-sm w-full"
-          {...register('on')}
-          aria-invalid={errors.on !== undefined}
+    <form
+      ref={form}
+      className="grid max-w-2xl items-start gap-3 sm:grid-cols-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+      noValidate
+    >
+      <LabelledSelect
+        title="With the set in hand I saw"
+        value={mark.kind}
+        options={KINDS}
+        set={(kind) => set({ kind })}
+      />
+      <LabelledText title="Who" value={mark.by} set={(by) => set({ by })} fault={faults.by} />
+      <LabelledDay title="On" value={mark.on} set={(on) => set({ on })} fault={faults.on} />
+      <LabelledText
+        title="Firmware the set shows"
+        value={mark.firmware}
+        set={(words) => set({ firmware: words })}
+        fault={faults.firmware}
+      />
+      <div className="sm:col-span-2">
+        <LabelledText
+          title="Note (what was different, at which step)"
+          value={mark.note}
+          set={(note) => set({ note })}
+          fault={faults.note}
         />
-      </label>
-      <label>
-        <span className="muted block text-small">Firmware the set shows</span>
-        <input
-          className="input input-sm w-full"
-          {...register('firmware')}
-          aria-invalid={errors.firmware !== undefined}
-        />
-      </label>
-      <label className="sm:col-span-2">
-        <span className="muted block text-small">Note (what was different, at which step)</span>
-        <input className="input input-sm w-full" {...register('note')} />
-      </label>
-      {(errors.by || errors.on || errors.firmware || failure) && (
+      </div>
+      {failure && (
         <p className="finding text-plain sm:col-span-2" data-severity="error" role="alert">
-          {failure || 'Write who saw it, when, and which firmware the set shows.'}
+          {failure}
         </p>
       )}
-      <button type="submit" className="btn btn-primary btn-sm justify-self-start" disabled={isSubmitting}>
+      <button type="submit" className="btn btn-primary btn-sm justify-self-start" disabled={isSending}>
         Add my word
       </button>
     </form>

@@ -1,6 +1,8 @@
 import type { CardChannel, CardPlace, CardSet } from '@umbrex/core/card';
 import { useState } from 'react';
 import { showsText } from '../../messages/card';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import type { Hand, Said } from './useHand';
 
 interface Props {
@@ -8,6 +10,11 @@ interface Props {
   readonly set: CardSet;
   readonly rows: readonly { readonly place: CardPlace; readonly channel: CardChannel }[];
 }
+
+/** One place may be of several channels. */
+const keyOf = ({ place, channel }: Props['rows'][number]): string => `${place.slot} ${channel.id}`;
+/** High enough for a thumb. */
+const TALL = 'min-h-12 w-full';
 
 const HEARD = { heard: 'heard', 'two-way': 'spoken with both ways', 'not-heard': 'heard nothing' } as const;
 
@@ -22,7 +29,7 @@ export function Report({ hand, set, rows }: Props) {
     await hand.say(set.id, report, `${set.nickname}: ${text}`);
     setSaid(text);
   };
-  const at = rows.find(({ place }) => String(place.slot) === slot);
+  const at = rows.find((row) => keyOf(row) === slot);
   const heard = (check: 'heard' | 'two-way' | 'not-heard') =>
     at &&
     say(
@@ -49,45 +56,24 @@ export function Report({ hand, set, rows }: Props) {
       </p>
       <fieldset className="space-y-2 pb-3">
         <legend className="font-semibold">Somebody was there</legend>
-        <label className="block">
-          <span className="muted text-small">On which place</span>
-          <select
-            className="select min-h-12 w-full"
-            value={slot}
-            onChange={(event) => setSlot(event.target.value)}
-          >
-            <option value="">choose</option>
-            {rows.map(({ place, channel }) => (
-              <option key={`${place.slot} ${channel.id}`} value={place.slot}>
-                {showsText(place)}: {channel.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="block">
-          <span className="muted text-small">With whom</span>
-          <input
-            className="input min-h-12 w-full"
-            value={whom}
-            maxLength={60}
-            onChange={(event) => setWhom(event.target.value)}
-          />
-        </label>
-        <label className="block">
-          <span className="muted text-small">How well, from 1 (not to be understood) to 5 (clear)</span>
-          <select
-            className="select min-h-12 w-full"
-            value={well}
-            onChange={(event) => setWell(event.target.value)}
-          >
-            <option value="">not said</option>
-            {[5, 4, 3, 2, 1].map((n) => (
-              <option key={n} value={n}>
-                {n}
-              </option>
-            ))}
-          </select>
-        </label>
+        <LabelledSelect
+          title="On which place"
+          width={TALL}
+          value={slot}
+          options={[
+            ['', 'choose'],
+            ...rows.map((row) => [keyOf(row), `${showsText(row.place)}: ${row.channel.name}`] as const),
+          ]}
+          set={setSlot}
+        />
+        <LabelledText title="With whom" width={TALL} value={whom} most={60} set={setWhom} />
+        <LabelledSelect
+          title="How well, from 1 (not to be understood) to 5 (clear)"
+          width={TALL}
+          value={well}
+          options={[['', 'not said'], ...['5', '4', '3', '2', '1'].map((n) => [n, n] as const)]}
+          set={setWell}
+        />
         <p className="flex flex-wrap gap-2">
           <button type="button" className={button} disabled={!at} onClick={() => void heard('heard')}>
             I heard them
@@ -130,15 +116,7 @@ export function Report({ hand, set, rows }: Props) {
             </button>
           )}
         </p>
-        <label className="block">
-          <span className="muted text-small">A word on it</span>
-          <input
-            className="input min-h-12 w-full"
-            value={note}
-            maxLength={160}
-            onChange={(event) => setNote(event.target.value)}
-          />
-        </label>
+        <LabelledText title="A word on it" width={TALL} value={note} most={160} set={setNote} />
         <p className="flex flex-wrap gap-2">
           <button type="button" className={button} onClick={() => void condition('lost', 'it is lost')}>
             Lost

@@ -2,6 +2,7 @@ import { licenceText } from '@umbrex/core/fields';
 import type { Person } from '@umbrex/core/model';
 import { useState } from 'react';
 import { Drawer } from '../../ui/Drawer';
+import { FindField } from '../../ui/FindField';
 import { LabelledText } from '../../ui/LabelledText';
 import { useRows } from '../../ui/rows';
 import { mayLeave } from '../../ui/unsaved';
@@ -37,15 +38,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
           <h1 className="text-xl font-bold">
             People <span className="muted font-mono text-base font-normal">{people.held.length}</span>
           </h1>
-          <label className="flex items-center gap-2 text-sm">
-            <span className="muted">Find</span>
-            <input
-              className="input input-sm w-44"
-              type="search"
-              value={filter}
-              onChange={(event) => setFilter(event.target.value)}
-            />
-          </label>
+          <FindField value={filter} set={setFilter} />
         </div>
         <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2">
           <form

@@ -4,6 +4,7 @@ import { placeText, readPlace } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { type Faults, faultsOf, useFaults } from '../../ui/faults';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -104,21 +105,17 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
       <fieldset className="grid grid-cols-2 gap-1 text-plain">
         <legend className="muted text-small">{PERSON.teamIds.column}</legend>
         {teams.held.map(({ value }) => (
-          <label key={value.id} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={person.teamIds.includes(value.id)}
-              onChange={(event) =>
-                change({
-                  teamIds: event.target.checked
-                    ? [...person.teamIds, value.id]
-                    : person.teamIds.filter((id) => id !== value.id),
-                })
-              }
-            />
+          <LabelledCheck
+            key={value.id}
+            checked={person.teamIds.includes(value.id)}
+            set={(yes) =>
+              change({
+                teamIds: yes ? [...person.teamIds, value.id] : person.teamIds.filter((id) => id !== value.id),
+              })
+            }
+          >
             {value.name}
-          </label>
+          </LabelledCheck>
         ))}
       </fieldset>
       <LabelledText

@@ -15,6 +15,7 @@ import { TakeInFile } from '../../components/TakeInFile';
 import { counted } from '../../messages/labels';
 import { Drawer } from '../../ui/Drawer';
 import { Empty } from '../../ui/Empty';
+import { FindField } from '../../ui/FindField';
 import { later } from '../../ui/later';
 import { useRows } from '../../ui/rows';
 import { address } from '../desk/api';
@@ -60,16 +61,7 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
       <div className="px-5 py-4 max-md:px-3">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
           <h1 className="text-xl font-bold">{plan.name}</h1>
-          <label className="flex items-center gap-2 text-sm">
-            <span className="muted">Find</span>
-            <input
-              className="input input-sm w-40"
-              type="search"
-              value={filter}
-              onChange={(event) => setFilter(event.target.value)}
-              placeholder="name, MHz, wx 2"
-            />
-          </label>
+          <FindField value={filter} set={setFilter} hint="name, MHz, wx 2" width="w-40" />
         </div>
         {plan.channels.length === 0 && <EmptyPlan />}
         {plan.channels.length > 0 && shown.length === 0 && (

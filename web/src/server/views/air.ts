@@ -7,6 +7,7 @@ import type { Knex } from 'knex';
 import type { AirChange, AirView } from '../../contract/air';
 import { findingText } from '../../messages/findings';
 import { fleetDiffersText } from '../../messages/onAir';
+import { alikeIn } from '../alike';
 import type { Desk } from '../desk';
 import { heardOn } from '../heardOn';
 import { planFor } from '../planFor';
@@ -43,6 +44,7 @@ export async function airView(
     descriptions: [...kinds.values()],
     grounds,
     stations: stations.map(({ value }) => value),
+    alike: alikeIn(plan, [...kinds.values()]),
   };
   const sets = fleetOnAir(fleet)(channel, as);
   const repeaters = repeatersOn({ ...fleet, units: desk.fleet }, channel, as);
@@ -108,7 +110,8 @@ async function changeFrom(
   if (!desk.revisions.some(({ number }) => number === from)) return null;
   const { plan: older } = await planFor(db, desk.session, desk.state.plan.id, from);
   const before = olderChannel(older, channel);
-  const setsOf = (plan: Plan, of: Channel) => fleetOnAir({ ...fleet, plan })(of, 'planned');
+  const setsOf = (plan: Plan, of: Channel) =>
+    fleetOnAir({ ...fleet, plan, alike: alikeIn(plan, fleet.descriptions) })(of, 'planned');
   const after = setsOf(fleet.plan, channel);
   const earlier = before
     ? setsOf(older, before)

@@ -12,6 +12,7 @@ import { type AirFleet, isSpokenWith } from '@umbrex/core/onAir';
 import { prove } from '@umbrex/core/procedure';
 import { NEIGHBOUR_REACH_M } from '@umbrex/core/tones';
 import type { Knex } from 'knex';
+import { alikeIn } from '../alike';
 import type { Desk } from '../desk';
 import { heardIn } from '../heardOn';
 import { type HeardEntry, heardEntries } from '../repositories/directory';
@@ -80,6 +81,7 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
     descriptions: [...kinds.values()],
     grounds,
     stations: stations.map(({ value }) => value),
+    alike: alikeIn(state.plan, [...kinds.values()]),
   };
   const found = members.length < 2 ? null : commonGround(fleet, desk.fleet, members);
   const [pairsOn, entries] = await Promise.all([heardIn(db, desk), heardEntries(db, workspace.id)]);

@@ -16,6 +16,7 @@ import { neverTested } from '@umbrex/core/rules';
 import { type TwoSetTest, twoSetTest } from '@umbrex/core/twoSets';
 import type { Knex } from 'knex';
 import { findingText } from '../../messages/findings';
+import { alikeIn } from '../alike';
 import type { Desk } from '../desk';
 import { heardOn } from '../heardOn';
 import { listThings } from '../store/store';
@@ -76,6 +77,7 @@ export async function troubleView(db: Knex, desk: Desk, asked: TroubleAsked): Pr
     descriptions: [...kinds.values()],
     grounds: desk.grounds,
     stations: stations.map(({ value }) => value),
+    alike: alikeIn(state.plan, [...kinds.values()]),
   };
   const pair =
     unit && other && [unit, other].every(({ descriptionId }) => kinds.has(descriptionId))
