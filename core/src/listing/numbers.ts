@@ -58,7 +58,14 @@ const offset: Reader = ({ state, i, token, next, end, unit, used, ask }) => {
   const isSign = token.text === '+' || token.text === '-';
   if (got.offsetHz !== undefined && isUp(got.offsetHz) !== token.text.startsWith('+')) {
     // `+ 131.8 -`: two signs that say two things.
-    ask('left-over', []);
+    const both = [{ start: token.start, end: end.end }, ...(got.offsetAt ? [got.offsetAt] : [])];
+    got.questions.push({
+      code: 'left-over',
+      blocking: true,
+      about: got.line.slice(token.start, end.end),
+      offers: both.map(({ start, end: until }) => `without ${got.line.slice(start, until).trim()}`),
+      lines: both.map(({ start, end: until }) => withText(got.line, start, until, ' ').replace(/\s+/g, ' ')),
+    });
     return used;
   }
   if (hz > MOST_OFFSET_HZ) ask('frequency-unreadable', [token.text.slice(1)]);

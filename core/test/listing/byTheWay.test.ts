@@ -581,6 +581,21 @@ describe('lines by the way', () => {
     expect(read).toEqual(expected);
   });
 
+  it.each([
+    ['Ridge 444.9 + 167.9 -', [449_900_000, 'offset-unusual']],
+    ['Ridge 146.655+ 167.9 -600', ['offset-unusual', 146_055_000]],
+  ])(
+    '%s: two signs that say two things, and each answer reads or asks for the usual one',
+    (line, expected) => {
+      const asked = readLine(line).questions.find(({ blocking }) => blocking);
+      const read = (asked?.lines ?? []).map((answer) => {
+        const { channel, questions } = readLine(answer);
+        return channel?.transmitHz ?? questions.find(({ blocking }) => blocking)?.code;
+      });
+      expect([asked?.code, ...read]).toEqual(['left-over', ...expected]);
+    },
+  );
+
   it('sending that is off is listening or no tone, and each answer reads', () => {
     const asked = readLine('462.700 TX off').questions.find(({ blocking }) => blocking);
     expect((asked?.lines ?? []).map((line) => readLine(line).channel?.transmitHz)).toEqual([
