@@ -3,7 +3,7 @@ import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
 import { takeSigned } from './numbers';
 import type { Token } from './tokens';
 import { looksLikeTone } from './toneShape';
-import { DIRECTION_WORDS, type Direction, REPEATER_WORDS, TONE_WORDS } from './words';
+import { DIRECTION_WORDS, type Direction, OFF_WORDS, REPEATER_WORDS, TONE_WORDS } from './words';
 
 /* Turns of phrase of several words, which no list of fixed words holds. */
 
@@ -17,20 +17,31 @@ export const isForbidden = (tokens: readonly Token[], i: number): boolean => {
   return word === 'ptt' ? FORBIDS.test(next) || next === 'off' : SENDING.test(word) && FORBIDS.test(next);
 };
 
-/** `tx off`, with no tone in the line: that nothing is sent, or no tone. Answers the words used, or 0. */
+/**
+ * `tx off` where the line says nothing of what is heard, and `tx never` right behind the frequency: that nothing is sent, or something of a tone.
+ * Never taken to be nothing. Answers the words used, or 0.
+ */
 export function sendingOff({ got, tokens }: State, i: number): number {
-  const [word, off] = [tokens[i], tokens[i + 1]];
-  if (!word || !off || !SENDING.test(word.lower) || !/^(off|none)$/.test(off.lower)) return 0;
-  const isOfTones = tokens.some(
-    (one, k) =>
-      k !== i && k !== i + 1 && (TONE_WORDS[one.lower] || isOfTone(one) || /^(rx|in|out)$/.test(one.lower)),
-  );
-  if (isOfTones) return 0;
-  askInstead(got, word.start, off.end, ['rx only', 'in off']);
+  const [before, word, next] = [beforeUnit(tokens, i), tokens[i], tokens[i + 1]];
+  if (!word || !next || next.quoted || !SENDING.test(word.lower)) return 0;
+  if (/^(off|none)$/.test(next.lower)) {
+    const isOfTone = TONE_WORDS[before?.lower ?? ''] !== undefined;
+    if (isOfTone || tokens.some(({ lower }) => DIRECTION_WORDS[lower] === 'hear')) return 0;
+    askInstead(got, word.start, next.end, ['rx only', 'in off']);
+    return 2;
+  }
+  const isWord = /^\p{L}/u.test(next.text) && !looksLikeTone(next.text) && !isKnown(next.lower);
+  if (!isFrequency(before) || !isWord) return 0;
+  askInstead(got, word.start, next.end, ['rx only', `"${next.text.replaceAll('"', '')}"`]);
   return 2;
 }
 
-const isOfTone = (token: Token): boolean => looksLikeTone(token.text) && !isFrequency(token);
+/** Whether a word says something of a way, a tone or a repeater, which is read where it stands. */
+const isKnown = (word: string): boolean =>
+  DIRECTION_WORDS[word] !== undefined ||
+  TONE_WORDS[word] !== undefined ||
+  REPEATER_WORDS.has(word) ||
+  OFF_WORDS.has(word);
 
 /** `462.700 TX 146.2 RX`: one tone between two words, either of which may be its own. Asked about, once all was read. */
 export function betweenTwoWays({ got, tokens }: State): void {

@@ -596,6 +596,46 @@ describe('lines by the way', () => {
     },
   );
 
+  // Whatever somebody writes to say that nobody shall talk there, the line never comes to talking by itself.
+  it.each([
+    'TX off',
+    'TX off 146.2',
+    'TX off PL 146.2',
+    'PL 146.2 TX off',
+    'TX never',
+    'TX: N',
+    'TX=0',
+    'transmit: no',
+    'transmit not allowed',
+    'mute tx',
+    'disable transmit',
+    'lockout tx',
+    'PTT off',
+    'PTT blocked',
+    'RXO',
+    'rcv only',
+    'receive monitor',
+    'receive',
+    '(rx)',
+    'hear only',
+    'ears only',
+    'stay off',
+    'hands off please',
+    'do not talk here',
+    'do not key up',
+    'dont key',
+    "don't use",
+    'not in use',
+    'avoid',
+    'no key up',
+    'listen',
+    'scan only',
+    'xmit inhibited',
+  ])('462.700 %s', (words) => {
+    const { ok, channel } = readLine(`Kelp 462.700 ${words}`);
+    expect(ok && channel?.transmitHz !== null).toBe(false);
+  });
+
   it('sending that is off is listening or no tone, and each answer reads', () => {
     const asked = readLine('462.700 TX off').questions.find(({ blocking }) => blocking);
     expect((asked?.lines ?? []).map((line) => readLine(line).channel?.transmitHz)).toEqual([
