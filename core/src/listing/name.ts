@@ -5,7 +5,9 @@ import {
   DIRECTION_WORDS,
   DOING_WORDS,
   JOINING_WORDS,
+  LEADING_WORDS,
   NO_NAME_WORDS,
+  PLACING_WORDS,
   POLARITY_WORDS,
   TONE_WORDS,
   UNIT_WORDS,
@@ -68,8 +70,8 @@ function withoutJoints(run: readonly Left[], placeStart: number): readonly Left[
   if (run.length > 1 && first && first.start > placeStart && /^(at|@)$/.test(first.lower))
     return run.slice(1);
   const isBefore = (run.at(-1)?.token.end ?? 0) <= placeStart;
-  const joint = isBefore ? /^(is|are|on|at|to|with|the)$/ : /^(is|are|on|at)$/;
-  const last = run.findLastIndex(({ token }) => token.quoted || !joint.test(token.text));
+  const joints = isBefore ? LEADING_WORDS : PLACING_WORDS;
+  const last = run.findLastIndex(({ token }) => token.quoted || !joints.has(token.text));
   return run.slice(0, last + 1);
 }
 

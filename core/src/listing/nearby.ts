@@ -12,21 +12,24 @@ export function beforeUnit(tokens: readonly Token[], i: number): Token | undefin
 export const isFrequency = (token: Token | undefined): boolean =>
   token !== undefined && (frequencyHz(token.text) ?? looseFrequencyHz(token.text)) !== undefined;
 
-/** Whether a word is a tone with figures behind its point, and no frequency. */
+/** Whether a word is written as a tone is, whole or as a code, and is no frequency. */
+const isToneValue = (token: Token | undefined): boolean =>
+  token !== undefined && looksLikeTone(token.text) && !isFrequency(token);
+
+/** The same with figures behind its point. */
 export const isTone = (token: Token | undefined): boolean =>
-  token !== undefined && /\.\d$/.test(token.text) && looksLikeTone(token.text) && !isFrequency(token);
+  isToneValue(token) && /\.\d$/.test(token?.text ?? '');
 
 /** Whether a word is what may stand behind a direction: a tone, none, a frequency. */
 export const isValue = (token: Token | undefined): boolean =>
-  token !== undefined && (looksLikeTone(token.text) || OFF_WORDS.has(token.lower) || isFrequency(token));
+  isToneValue(token) || isFrequency(token) || OFF_WORDS.has(token?.lower ?? '');
 
 /** `none/146.2`, `146.2/CSQ`: no tone as one of two; which is which is asked. */
 export function isOffOfTwo({ got, tokens }: State, i: number): boolean {
   const token = tokens[i];
-  const isTone = (one: Token | undefined, mark: number) =>
-    got.line[mark] === '/' && looksLikeTone(one?.text ?? '') && !isFrequency(one);
   if (!token || !OFF_WORDS.has(token.lower)) return false;
-  return isTone(tokens[i + 1], token.end) || isTone(tokens[i - 1], token.start - 1);
+  const isOther = (one: Token | undefined, mark: number) => got.line[mark] === '/' && isToneValue(one);
+  return isOther(tokens[i + 1], token.end) || isOther(tokens[i - 1], token.start - 1);
 }
 
 /** Gives what a line said last a direction, where it has none yet and stands right before this word. */

@@ -138,6 +138,11 @@ export const DOING_WORDS: ReadonlySet<string> = new Set(
 export const JOINING_WORDS: ReadonlySet<string> = new Set(
   'to with it is are be as get gets use uses used using via through than but so o on at and'.split(' '),
 );
+/** `Kelp Stairs is on FRS`: words that lead from a name to where it is. */
+export const PLACING_WORDS: ReadonlySet<string> = new Set('is are on at'.split(' '));
+/** The same, and those that lead to a frequency behind them. */
+export const LEADING_WORDS: ReadonlySet<string> = new Set([...PLACING_WORDS, 'to', 'with', 'the']);
+
 /** Units: left over they are about a value that is not there. */
 export const UNIT_WORDS: ReadonlySet<string> = new Set(
   'w k m r t x hz khz mhz ghz db dbm dbi watt watts ft mi mile miles km ms baud bps'.split(' '),

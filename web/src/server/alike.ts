@@ -1,6 +1,7 @@
-import type { Description, Plan } from '@umbrex/core/model';
-import type { SetKind } from '@umbrex/core/onAir';
+import type { Description, Plan, Station } from '@umbrex/core/model';
+import type { AirFleet, SetKind } from '@umbrex/core/onAir';
 import { contentMark } from './contentMark';
+import type { Desk } from './desk';
 import { Kept } from './kept';
 
 /** What sets come to on the air, by the plan and the kinds it was worked out with: a few states of a few plans. */
@@ -14,4 +15,19 @@ export function alikeIn(plan: Plan, descriptions: readonly Description[]): Map<s
   const alike = kept.of(key, () => new Map());
   if (alike.size > MOST) alike.clear();
   return alike;
+}
+
+/** All of a fleet but its sets, as somebody may see the shown state, with what was worked out before. */
+export function airAround(
+  { state: { plan }, descriptions, grounds }: Desk,
+  stations: readonly { readonly value: Station }[],
+): Omit<AirFleet, 'units'> {
+  const kinds = descriptions.map(({ description }) => description);
+  return {
+    plan,
+    descriptions: kinds,
+    grounds,
+    stations: stations.map(({ value }) => value),
+    alike: alikeIn(plan, kinds),
+  };
 }

@@ -186,15 +186,17 @@ export function BenchForm({
                       <span className="muted text-small"> ({STANDING_BESIDE[standing]})</span>
                     )}
                   </LabelledCheck>
-                  {(texts.setIds.includes(id) || standing === 'held') && those.length > 1 && (
-                    <LabelledCheck
-                      className="text-small"
-                      checked={texts.masterIds.includes(id)}
-                      set={(yes) => set({ masterIds: toggle(texts.masterIds, id, yes) })}
-                    >
-                      copy from it<span className="sr-only"> ({nickname})</span>
-                    </LabelledCheck>
-                  )}
+                  {(texts.setIds.includes(id) || standing === 'held') &&
+                    standing !== 'away' &&
+                    those.length > 1 && (
+                      <LabelledCheck
+                        className="text-small"
+                        checked={texts.masterIds.includes(id)}
+                        set={(yes) => set({ masterIds: toggle(texts.masterIds, id, yes) })}
+                      >
+                        copy from it<span className="sr-only"> ({nickname})</span>
+                      </LabelledCheck>
+                    )}
                 </li>
               ))}
             </ul>

@@ -77,7 +77,6 @@ function Costs({ view, planId, names }: Desk & { view: PublishView }) {
           ? 'No set has to change.'
           : `${counted(cost.touched, 'set')} of ${cost.sets} ${cost.touched === 1 ? 'changes' : 'change'}, of ${counted(cost.people, 'person', 'people')}: ${counted(cost.presses, 'press', 'presses')}, about ${hoursText(cost.minutes)} in all at a calm pace.`}
       </p>
-      {view.away.length > 0 && <p className="muted">{awayText(view.away.length).trim()}</p>}
       {again.length > 0 && (
         <p>
           {again.length === 1 ? 'One of them is' : `${again.length} of them are`} up to date now, and would
@@ -85,6 +84,7 @@ function Costs({ view, planId, names }: Desk & { view: PublishView }) {
           {hoursText(sum(again, 'minutes'))}. The others wait for their sheets anyway.
         </p>
       )}
+      {view.away.length > 0 && <p className="muted">{awayText(view.away.length).trim()}</p>}
       <Part title="Sets that change" state={counted(touched.length, 'set')}>
         <SetList {...{ planId, names }} sheets={touched} />
       </Part>

@@ -7,7 +7,7 @@ import type { Knex } from 'knex';
 import type { AirChange, AirView } from '../../contract/air';
 import { findingText } from '../../messages/findings';
 import { fleetDiffersText } from '../../messages/onAir';
-import { alikeIn } from '../alike';
+import { airAround, alikeIn } from '../alike';
 import type { Desk } from '../desk';
 import { heardOn } from '../heardOn';
 import { planFor } from '../planFor';
@@ -27,7 +27,7 @@ export async function airView(
   desk: Desk,
   { channelId, as, from }: AirAsked,
 ): Promise<AirView | undefined> {
-  const { workspace, state, grounds, descriptions } = desk;
+  const { workspace, state, descriptions } = desk;
   const { plan } = state;
   const channel = plan.channels.find(({ id }) => id === channelId) ?? plan.channels[0];
   if (!channel) return undefined;
@@ -38,14 +38,7 @@ export async function airView(
   ]);
   const kinds = new Map(descriptions.map(({ description }) => [description.id, description]));
   const units = desk.units.map(({ unit }) => unit).filter(({ descriptionId }) => kinds.has(descriptionId));
-  const fleet: AirFleet = {
-    plan,
-    units,
-    descriptions: [...kinds.values()],
-    grounds,
-    stations: stations.map(({ value }) => value),
-    alike: alikeIn(plan, [...kinds.values()]),
-  };
+  const fleet: AirFleet = { ...airAround(desk, stations), units };
   const sets = fleetOnAir(fleet)(channel, as);
   const repeaters = repeatersOn({ ...fleet, units: desk.fleet }, channel, as);
   const byId = new Map(units.map((unit) => [unit.id, unit]));

@@ -8,11 +8,11 @@ import {
 import { type HeardPair, reachHeard } from '@umbrex/core/heard';
 import { heldMemory } from '@umbrex/core/memory';
 import type { Description, Plan, Unit } from '@umbrex/core/model';
-import { type AirFleet, isSpokenWith } from '@umbrex/core/onAir';
+import { isSpokenWith } from '@umbrex/core/onAir';
 import { prove } from '@umbrex/core/procedure';
 import { NEIGHBOUR_REACH_M } from '@umbrex/core/tones';
 import type { Knex } from 'knex';
-import { alikeIn } from '../alike';
+import { airAround } from '../alike';
 import type { Desk } from '../desk';
 import { heardIn } from '../heardOn';
 import { type HeardEntry, heardEntries } from '../repositories/directory';
@@ -56,7 +56,7 @@ export interface CommonView {
 
 /** Common ground of some sets of the fleet and of strangers by kind; without two of them only the choice. */
 export async function commonView(db: Knex, desk: Desk, asked: readonly string[]): Promise<CommonView> {
-  const { workspace, state, grounds, descriptions, units } = desk;
+  const { workspace, state, descriptions, units } = desk;
   const kinds = new Map(descriptions.map(({ description }) => [description.id, description]));
   const those = units
     .map(({ unit }) => unit)
@@ -76,13 +76,7 @@ export async function commonView(db: Knex, desk: Desk, asked: readonly string[])
   const names = new Map<string, string>(
     members.map(({ key, unit }) => [key, unit?.nickname ?? 'a set of any make, code off']),
   );
-  const fleet: Omit<AirFleet, 'units'> = {
-    plan: state.plan,
-    descriptions: [...kinds.values()],
-    grounds,
-    stations: stations.map(({ value }) => value),
-    alike: alikeIn(state.plan, [...kinds.values()]),
-  };
+  const fleet = airAround(desk, stations);
   const found = members.length < 2 ? null : commonGround(fleet, desk.fleet, members);
   const [pairsOn, entries] = await Promise.all([heardIn(db, desk), heardEntries(db, workspace.id)]);
   const ownIds = members.flatMap(({ unit }) => (unit && byId.has(unit.id) ? [unit.id] : []));

@@ -16,7 +16,7 @@ import { neverTested } from '@umbrex/core/rules';
 import { type TwoSetTest, twoSetTest } from '@umbrex/core/twoSets';
 import type { Knex } from 'knex';
 import { findingText } from '../../messages/findings';
-import { alikeIn } from '../alike';
+import { airAround } from '../alike';
 import type { Desk } from '../desk';
 import { heardOn } from '../heardOn';
 import { listThings } from '../store/store';
@@ -72,13 +72,7 @@ export async function troubleView(db: Knex, desk: Desk, asked: TroubleAsked): Pr
   const isQuiet = channel !== undefined && neverTested(channel, state.plan) !== undefined;
   const other = units.find((one) => one.unit.id === asked.withId && one.unit.id !== unit?.id)?.unit;
   const stations = await listThings(db, 'station', workspace.id);
-  const around = {
-    plan: state.plan,
-    descriptions: [...kinds.values()],
-    grounds: desk.grounds,
-    stations: stations.map(({ value }) => value),
-    alike: alikeIn(state.plan, [...kinds.values()]),
-  };
+  const around = airAround(desk, stations);
   const pair =
     unit && other && [unit, other].every(({ descriptionId }) => kinds.has(descriptionId))
       ? ([unit, other] as const)
