@@ -136,7 +136,8 @@ export function toneSetting(
 
 function chooseEachWay(device: FitDevice, sent: ToneText, wantedReceive: string): ToneChoice {
   const sending = toneSetting(device, 'transmit', sent);
-  if (sending === 'unknown')
+  // A list without an off: what such a set sends with no tone wanted is not known.
+  if (sending === 'unknown' || (sending === 'missing' && sent === 'off'))
     return { kind: 'unknown', findings: [{ code: 'tone-list-unknown', severity: 'warning' }] };
   const has = typeof sending === 'object';
   if (!has && sent !== 'off')
@@ -147,7 +148,7 @@ function chooseEachWay(device: FitDevice, sent: ToneText, wantedReceive: string)
   return {
     kind: 'set',
     values: { ...(has && sending.values), ...receiving.values },
-    transmitTone: has ? sending.tone : sending === 'missing' ? 'off' : undefined,
+    transmitTone: has ? sending.tone : undefined,
     receiveTone: receiving.receiveTone,
     findings: [...(has ? sending.findings : []), ...receiving.findings],
   };
@@ -173,8 +174,9 @@ export function receiveSetting(
         : [{ code: 'channel-tone-unknown', severity: 'note', direction: 'receive' }],
     };
   const off = toneSetting(device, 'receive', 'off');
+  if (typeof off !== 'object') return 'unknown';
   return {
-    values: typeof off === 'object' ? off.values : {},
+    values: off.values,
     receiveTone: 'off',
     findings: leftOff(wantedReceive),
   };

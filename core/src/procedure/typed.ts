@@ -15,7 +15,7 @@ export function typedText(
     case 'position':
       return String(about.slot.position).padStart(width, '0');
     case 'itemNumber':
-      return recipes.items[about.field]?.number ?? '';
+      return recipes.items[about.field]?.number;
     case 'frequency':
       return frequencyDigits(recipes, receive, Number(value));
     case 'areaCode':
@@ -25,8 +25,8 @@ export function typedText(
     case 'text':
       return undefined;
     case 'listCode':
-      if (about.setting) return about.setting.list[about.setting.to]?.typed ?? '';
-      return wording.listFor(about.field)[Number(value)]?.typed ?? '';
+      if (about.setting) return about.setting.list[about.setting.to]?.typed;
+      return wording.listFor(about.field)[Number(value)]?.typed;
     default:
       return what satisfies never;
   }

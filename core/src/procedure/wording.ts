@@ -112,7 +112,7 @@ export class Wording {
   }
 }
 
-const hzText = (hz: number) => (Number.isSafeInteger(hz) ? mhzText(hz) : undefined);
+const hzText = (hz: number) => (Number.isSafeInteger(hz) && hz >= 0 ? mhzText(hz) : undefined);
 
 /** What a text of a recipe says of a place. */
 export function slotMarks(

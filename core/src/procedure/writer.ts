@@ -218,13 +218,9 @@ export class Writer {
             ? (list[Number(value)]?.shown ?? '')
             : String(value ?? '').padStart(AREA_DIGITS, '0');
         const before = about.before[about.field];
-        this.wheelEach(
-          step,
-          about,
-          DIGITS,
-          before === undefined ? undefined : shown(before),
-          shown(about.to[about.field]),
-        );
+        const digits = shown(about.to[about.field]);
+        if (digits === '') this.isStuck('no-recipe', about);
+        this.wheelEach(step, about, DIGITS, before === undefined ? undefined : shown(before), digits);
         break;
       }
       default:

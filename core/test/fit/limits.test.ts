@@ -214,3 +214,26 @@ describe('a power that is lowered to what the rule gives (47 CFR 95.1767: 5 W on
     expect(content).toMatchObject({ powerW: 25 });
   });
 });
+
+describe('a list of tones in which nobody wrote how the set has none', () => {
+  /** The page hand-held, with the list that one side uses without its off. */
+  const without = (side: 'transmitTone' | 'receiveTone'): Description => {
+    const radio = shipped('page-handheld');
+    const own = radio.fields.map((field) => (field.holds === side ? { ...field, list: 'bare' } : field));
+    const list = radio.fields.find(({ holds }) => holds === side)?.list ?? '';
+    const bare = radio.lists[list]?.filter(({ kind }) => kind !== 'items') ?? [];
+    return DescriptionSchema.parse({ ...radio, fields: own, lists: { ...radio.lists, bare } });
+  };
+  const direct = channel('Direct', 462.5625, 462.5625);
+  const toned = channel('Toned', 462.55, 467.55, { transmitTone: '131.8', receiveTone: '131.8' });
+  it.each([
+    ['transmitTone', 'none', direct, 'unknown'],
+    ['transmitTone', 'one', toned, 'full'],
+    ['receiveTone', 'none', direct, 'unknown'],
+    ['receiveTone', 'one', toned, 'full'],
+  ] as const)('%s, and %s is wanted', (side, _, one, verdict) => {
+    const found = first(without(side), one);
+    expect(found.verdict).toBe(verdict);
+    expect(found.codes.includes('tone-list-unknown')).toBe(verdict === 'unknown');
+  });
+});

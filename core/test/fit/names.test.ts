@@ -355,6 +355,11 @@ describe('one name by itself', () => {
     ['Lock twelve', 7, UPPER, 'LOCK 12'],
     ['Ålborg høy', 10, UPPER, 'ALBORG HY'],
     ['!!!', 6, UPPER, 'CH'],
+    // Three letters are nobody's name where more of it fits.
+    ['Kelp Stairs', 6, MIXED, 'KelpSt'],
+    ['Red Rock', 5, UPPER, 'REDRO'],
+    ['Fog Bell', 5, UPPER, 'FOGBE'],
+    ['The Narrows', 3, UPPER, 'NAR'],
   ];
   for (const [name, length, characters, short] of cases)
     it(`${name} in ${length} → ${short}`, () => expect(shortenName(name, length, characters)).toBe(short));

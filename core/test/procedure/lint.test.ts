@@ -72,6 +72,17 @@ describe('the words of steps', () => {
     expect([said('{mhz}'), said('{typed}')]).toEqual([[], []]);
     for (const figures of ['1625', '4711', '20000000', '1000']) expect(said(figures)).not.toEqual([]);
   });
+  it('a promise after the last letter is one, and none at all is not', () => {
+    const lines = Object.entries(shipped('bank-handheld').recipes?.set ?? {}).flatMap(([field, steps]) =>
+      steps.flatMap((step, n) => ('last' in step ? [`/recipes/set/${field}/${n}`] : [])),
+    );
+    expect(lines.length).toBeGreaterThan(0);
+    for (const path of lines) {
+      expect(slipsWith('bank-handheld', path, () => ({ shows: undefined }))).toEqual([]);
+      const bare = () => ({ shows: undefined, last: undefined }) as Partial<RecipeStep>;
+      expect(slipsWith('bank-handheld', path, bare)).toEqual([[path, 'promises-nothing']]);
+    }
+  });
   it('no promise, and one of what stood there before', () => {
     expect(slipsWith('page-handheld', PAGE, () => ({ shows: undefined }))).toEqual([
       [PAGE, 'promises-nothing'],
