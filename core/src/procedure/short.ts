@@ -105,17 +105,7 @@ interface Block {
   readonly tasks: readonly Task[];
 }
 
-/** Marks that say which place it is, which the line does itself. */
-const OF_PLACE: ReadonlySet<RecipeMark> = new Set([
-  'number',
-  'number3',
-  'label',
-  'firstLabel',
-  'bank',
-  'position',
-  'position2',
-]);
-/** Marks that say what is set, the most telling first. */
+/** Marks that say what is set, the most telling first; which place it is says the line itself. */
 const OF_VALUE = ['value', 'mhz', 'sendMhz', 'typed', 'title', 'item'] as const satisfies RecipeMark[];
 
 /**
@@ -374,6 +364,6 @@ function cellOf(
   }
   const all = rows.flatMap((row) => row.get(key)?.steps ?? []);
   const mark = OF_VALUE.find((one) => new Set(all.map(({ of }) => of[one])).size > 1);
-  const value = mark && !OF_PLACE.has(mark) ? steps[0]?.of[mark] : undefined;
+  const value = mark && steps[0]?.of[mark];
   return { does: 'this', value, runs, letters: [] };
 }

@@ -12,6 +12,7 @@ import {
   numberTogether,
   otherNumbers,
   provenBound,
+  togetherModel,
 } from '@umbrex/core/fit';
 import { chanceOf, completed, unknownMemory } from '@umbrex/core/memory';
 import {
@@ -650,6 +651,24 @@ describe('groups kept in a row', () => {
       expect(Math.max(...taken) - Math.min(...taken)).toBeLessThan(4);
     }
     expect(found?.channels[0]).toMatchObject({ number: 7, pinned: true });
+  });
+  it('asks for a channel only where it gains, and for one with a pin nowhere else', () => {
+    const many = plan(mixed(3));
+    const pins = { [uuid(811)]: 7 };
+    const problem = numberingProblem(many, fleet(), { last: {}, pins });
+    const asked = new Set(togetherModel(problem, [ONE]).match(/x\d+_\d+/g));
+    const expected = problem.channels.flatMap((_, row) =>
+      problem.numbers.flatMap((number, column) => {
+        const isAsked = row === 1 ? number === 7 : (problem.gain[row]?.[column] ?? 0) > 0;
+        return isAsked ? [`x${row}_${column}`] : [];
+      }),
+    );
+    expect([...asked].sort()).toEqual(expected.sort());
+    for (const nothing of [0, -5]) {
+      const gain = problem.gain.with(0, (problem.gain[0] ?? []).with(3, nothing));
+      expect(togetherModel({ ...problem, gain }, [ONE])).not.toMatch(/x0_3\b/);
+    }
+    expect(togetherModel(problem, [ONE])).toContain(`x1_${problem.numbers.indexOf(7)} = 1`);
   });
   it('without any group it is the same sum as the assignment', async () => {
     const many = plan(mixed(8));

@@ -88,6 +88,18 @@ describe.each(SHIPPED.map((description) => [description.id, description] as cons
   },
 );
 
+describe('what is known, in words', () => {
+  it('a place of which nothing is known but that it is used is not named: it would say nothing', () => {
+    const page = shipped('page-handheld');
+    const free = slotsOf(page).find(({ fixed }) => !fixed)?.number ?? -1;
+    const named = (values: Record<string, never> | null, rest: 'factory' | 'unknown') =>
+      heldOf(page, { slots: new Map([[free, values]]), settings: {} }, rest).places;
+    expect([named({}, 'factory'), named({}, 'unknown')]).toEqual([[], []]);
+    // An empty one says something where the rest is not known, and nothing where all are so.
+    expect([named(null, 'factory'), named(null, 'unknown')]).toEqual([[], [{ number: free, values: null }]]);
+  });
+});
+
 describe('what is wanted', () => {
   const PAGE = shipped('page-handheld');
   it('leaves everything alone that it does not name', () => {

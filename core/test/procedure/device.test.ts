@@ -36,6 +36,23 @@ describe('the state of a virtual device is plain data', () => {
       expect(device.snapshot()).toEqual(aside);
     },
   );
+  it('all of it, and nothing is shared with the set that goes on', () => {
+    const page = shipped('page-handheld');
+    const set = new VirtualDevice(page);
+    for (const key of ['d0', 'd4', 'd5', 'list']) set.take({ kind: 'key', key, heldMs: 120 });
+    const full = {
+      ...set.snapshot(),
+      heard: ['high', 'low'],
+      sent: [{ hz: 462_550_000 }],
+      copied: [45],
+    } as unknown as ReturnType<typeof set.snapshot>;
+    set.restore(full);
+    const aside = set.snapshot();
+    expect(aside).toEqual(full);
+    // What is put in as a whole may be the same thing; what is added to may not.
+    for (const name of ['values', 'settings', 'down', 'sent', 'copied', 'heard'] as const)
+      expect([name, aside[name] === full[name]]).toEqual([name, false]);
+  });
   it('another set takes it up as well, and goes on from there', () => {
     const page = shipped('page-handheld');
     const [one, other] = [new VirtualDevice(page), new VirtualDevice(page)];

@@ -63,6 +63,16 @@ describe('the words of steps', () => {
       [PAGE, 'says-other-hold'],
     ]);
   });
+  it('a press of a second is a hold, and a shorter one is none', () => {
+    const path = '/recipes/close/0';
+    const said = (says: string, heldMs: number) =>
+      slipsWith('plain-handheld', path, () => ({ says, heldMs })).map(([, slip]) => slip);
+    expect([said('Hold SET for 1 second.', 1000), said('Press SET.', 999)]).toEqual([[], []]);
+    expect([said('Press SET.', 1000), said('Hold SET.', 999)]).toEqual([
+      ['says-other-hold'],
+      ['says-other-hold'],
+    ]);
+  });
   it('figures of which the keys type more than zeros behind, or other ones', () => {
     const FREQUENCY = '/recipes/set/rx/0';
     const said = (figures: string) =>

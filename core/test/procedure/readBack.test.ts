@@ -1,10 +1,11 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
-import { unknownMemory } from '@umbrex/core/memory';
+import { prepare } from '@umbrex/core/flow';
+import { unknownMemory, unknownPlaces } from '@umbrex/core/memory';
 import { factoryMemory } from '@umbrex/core/model';
-import { settingLines } from '@umbrex/core/procedure';
+import { readBackLines, settingLines } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
-import { plan } from '../support/plans';
+import { OSTREL, plan } from '../support/plans';
 
 describe('the settings of a whole set, as they are and as they shall be', () => {
   const PAGE = shipped('page-handheld');
@@ -39,4 +40,45 @@ describe('the settings of a whole set, as they are and as they shall be', () => 
     ]));
   it('none where the plan decides none', () =>
     expect(settingLines(PAGE, fitPlan(plan([]), fitDevice(PAGE)).image, factoryMemory(PAGE))).toEqual([]));
+});
+
+describe('the places to be read back', () => {
+  const PAGE = shipped('page-handheld');
+  const {
+    fit: { image },
+    sheet,
+  } = prepare(OSTREL, PAGE);
+  const lines = (now: Parameters<typeof readBackLines>[3]) => readBackLines(PAGE, image, sheet, now);
+  it('are those of the image in the set’s order, and say what was there, where that is known', () => {
+    expect(lines(factoryMemory(PAGE)).map(({ number }) => number)).toEqual(
+      [...image.slots.keys()].sort((a, b) => a - b),
+    );
+    expect(lines(factoryMemory(PAGE)).some(({ before }) => before === 'unknown')).toBe(false);
+    // What nobody can change is known of a set that nobody looked at; the rest is not.
+    const unseen = unknownMemory(PAGE);
+    const places = new Set(unknownPlaces(PAGE, unseen));
+    expect(lines(unseen).map(({ number, before }) => [number, before === 'unknown'])).toEqual(
+      lines(unseen).map(({ number }) => [number, places.has(number)]),
+    );
+    expect(lines(unseen).some(({ before }) => before === 'unknown')).toBe(true);
+    // One value of one place that nobody knows is enough: the place is not known.
+    const { slots, settings } = factoryMemory(PAGE);
+    const fixed = lines({ slots, settings }).find(({ before }) => before !== null && before !== 'unknown');
+    const at = slots.get(fixed?.number ?? -1);
+    const [first] = Object.keys(at ?? {});
+    const { [first ?? '']: _, ...rest } = at ?? {};
+    const partly = lines({ slots: new Map(slots).set(fixed?.number ?? -1, rest), settings });
+    expect(first).toBeDefined();
+    expect(partly.filter(({ before }) => before === 'unknown').map(({ number }) => number)).toEqual([
+      fixed?.number,
+    ]);
+  });
+  it('say which of them the sheet changes', () => {
+    const touched = new Set(sheet.steps.map(({ slotNumber }) => slotNumber));
+    const all = lines(factoryMemory(PAGE));
+    expect(all.filter(({ changes }) => changes).map(({ number }) => number)).toEqual(
+      all.filter(({ number }) => touched.has(number)).map(({ number }) => number),
+    );
+    expect(all.some(({ changes }) => changes)).toBe(true);
+  });
 });

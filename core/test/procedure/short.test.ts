@@ -207,6 +207,22 @@ describe('the short form of a sheet', () => {
       }
     },
   );
+  it('gives no more time between keys than the quickest of its steps, and no less', () => {
+    let bounded = 0;
+    for (const [id, , unit] of cases) {
+      const description = shipped(id);
+      const prepared = prepare(OSTREL, description, unit);
+      for (const part of shortOf(description, prepared).parts) {
+        if (part.kind === 'steps') continue;
+        const own = part.lines.flatMap(({ from, to }) => prepared.proof.windowsMs.slice(from - 1, to));
+        const times = own.filter((ms) => ms !== undefined).sort((a, b) => a - b);
+        expect([id, part.windowMs]).toEqual([id, times[0]]);
+        if (times[0] !== times.at(-1)) bounded++;
+      }
+    }
+    // On some of them steps differ in that.
+    expect(bounded).toBeGreaterThan(0);
+  });
   it('names its columns by letters, and goes on after Z', () => {
     expect([0, 1, 25, 26, 51, 52].map(columnLetter)).toEqual(['A', 'B', 'Z', 'A2', 'Z2', 'A3']);
     const columns = ['one', 'one', 'two', 'one'].map((field) => ({ kind: 'keys', field }) as const);
