@@ -19,6 +19,7 @@ import { type Token, tokensOf } from './tokens';
 import { looksLikeTone } from './toneShape';
 import {
   betweenTwoWays,
+  eachWithItsOwn,
   encodeOnly,
   forbidding,
   isForbidden,
@@ -30,6 +31,7 @@ import {
   offsetWord,
   onThe,
   oursBefore,
+  powerInWords,
   sendingOff,
   talkOn,
 } from './wordings';
@@ -37,6 +39,7 @@ import {
   CHANNEL_WORDS,
   DIRECT_WORDS,
   DIRECTION_WORDS,
+  INPUT_WORDS,
   LISTEN_WORDS,
   OFF_WORDS,
   OFFSET_WORDS,
@@ -59,6 +62,7 @@ export function collect(line: string, country: PlanCountry): Collected {
     offsetHz: undefined,
     offsetAt: undefined,
     repeater: false,
+    opens: false,
     direct: false,
     listen: false,
     access: undefined,
@@ -89,6 +93,7 @@ export function collect(line: string, country: PlanCountry): Collected {
   };
   for (let i = 0; i < tokens.length; ) i += Math.max(1, step(state, i));
   betweenTwoWays(state);
+  eachWithItsOwn(state);
   return got;
 }
 
@@ -114,6 +119,7 @@ const TURNS: readonly ((state: State, i: number) => number)[] = [
   leadsToValue,
   onThe,
   oursBefore,
+  powerInWords,
   takeEmission,
 ];
 
@@ -300,10 +306,13 @@ function takeDirection(state: State, token: Token, i: number): boolean {
   if (!direction) return false;
   // Which of the two it means is asked, or the table of the pair knows.
   if (isBetweenTwo(state, i)) return true;
+  const isInput = INPUT_WORDS.has(token.lower);
   if (!state.directionsFollow && nearValue(tokens, i + 1)) {
     state.direction = direction;
+    if (isInput && !isFrequency(after) && !OFF_WORDS.has(after?.lower ?? '')) got.opens = true;
     return true;
   }
+  if (isInput && isTone(beforeUnit(tokens, i))) got.opens = true;
   // `145.600 RX`, and nothing else about it: it is only heard.
   const [only, another] = got.frequencies;
   const isAlone = only !== undefined && !another && only.end >= (tokens[i - 1]?.start ?? 0);

@@ -30,6 +30,8 @@ export interface Collected {
   /** Where that stands. */
   offsetAt: { start: number; end: number } | undefined;
   repeater: boolean;
+  /** Words say that a tone opens something, as only repeaters are opened. */
+  opens: boolean;
   direct: boolean;
   listen: boolean;
   access: 'open' | 'permission' | undefined;

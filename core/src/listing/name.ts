@@ -111,7 +111,7 @@ function isDoubtful(
   // `2 m`, `70 cm`: a band by its wavelength.
   if (!isBehind && (isBand(before?.token.text, lower) || isBand(text, after?.token.lower))) return false;
   if (UNIT_WORDS.has(lower) && text === lower) return true;
-  if (!HAS_DIGIT.test(text)) return /^(dB|dBm|Hz|kHz|MHz|GHz)$/.test(text);
+  if (!HAS_DIGIT.test(text)) return /^(dB|dBm|Hz|kHz|MHz|GHz|Mc)$/.test(text);
   if (CALL_SIGN.test(text)) return false;
   if (isBehind || /[.,]/.test(text)) return true;
   if (/\p{L}/u.test(text)) return false;

@@ -106,6 +106,8 @@ export function numberAfter(state: State, i: number): number {
   const number = tokens[k];
   const first = tokens[i];
   if (!number || !first || number.quoted || !/^\d{1,4}(\.\d+)?[a-z]?$/i.test(number.text)) return 0;
+  // `CB 27 MHz`: a band.
+  if (/^[mk]hz$/.test(tokens[k + 1]?.lower ?? '')) return 0;
   const isBehind = words.service === undefined && !words.repeater && /^\d{1,4}[a-z]?$/i.test(number.text);
   const end = isBehind ? aboutNumber(state, k + 1, words, true) : k + 1;
   if (end === i + 1) return 0;
@@ -130,6 +132,9 @@ export function numberAfter(state: State, i: number): number {
     got.name.push(...tokens.slice(i, end).map((token, n) => ({ token, at: i + n })));
     return end - i;
   }
+  // `UHF 2 462.675`: a band, where no service of that name is.
+  const isBand = /^[uv]hf$/.test(first.lower) && countryOf(service) !== state.country && !words.named;
+  if (hasFrequency && isBand) return 0;
   const isSaid = words.named || isPairNumber || isChannel || PLAIN_SERVICES.has(service ?? '');
   if (hasFrequency && !isSaid) return 0;
   if (!isChannel && !/^\d{1,3}[a-z]?$/i.test(number.text)) return 0;
@@ -151,6 +156,9 @@ export function numberAfter(state: State, i: number): number {
   if (service === 'gmrs' || service === 'frs') got.serviceWord = service;
   return end - i + (marked ? 1 : 0);
 }
+
+const countryOf = (service: string | undefined) =>
+  Object.values(SERVICES).find(({ id }) => id === service)?.country;
 
 function isWordOf(service: string, word: string): boolean {
   return (

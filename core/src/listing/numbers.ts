@@ -81,12 +81,14 @@ const isUp = (offsetHz: number | '+' | '-'): boolean =>
 /** `- 600 kHz`, `minus 0.6`: a size behind its sign. Answers the words used, or 0 where what follows is no size. */
 export function takeSigned({ got, tokens }: State, i: number, sign: '+' | '-'): number {
   const [at, size, unit] = [tokens[i], tokens[i + 1], tokens[i + 2]?.lower ?? ''];
-  if (!at || !size || !/^(\d{1,2}(\.\d+)?|\d{3,4})$/.test(size.text)) return 0;
+  if (!at || !size || !/^(\d{0,2}(\.\d+)|\d{1,4})$/.test(size.text)) return 0;
   const hasUnit = /^(khz|k|mhz)$/.test(unit);
   const isKilohertz = hasUnit ? unit !== 'mhz' : /^\d{3,4}$/.test(size.text);
   // `- 100` is a tone behind a sign; a shift of so many kilohertz is hundreds of it.
   if (!hasUnit && (isToneText(toneForm(size.text)) || isToneText(`${size.text}.0`))) return 0;
-  const hz = isKilohertz ? Math.round(Number(size.text) * 1000) : (hzFromMHzText(size.text) ?? 0);
+  const hz = isKilohertz
+    ? Math.round(Number(size.text) * 1000)
+    : (hzFromMHzText(size.text.replace(/^\./, '0.')) ?? 0);
   if (hz === 0 || hz > MOST_OFFSET_HZ) return 0;
   got.offsetHz = sign === '-' ? -hz : hz;
   const used = hasUnit ? 3 : 2;
@@ -296,6 +298,13 @@ const bareCode: Reader = (figure) => {
   return 1;
 };
 
+/** `27 MHz` beside a frequency or a channel: a band, of which nothing is read. */
+const bandInMHz: Reader = ({ token, unit, pending, used, ask }) => {
+  if (pending || unit !== 'mhz' || !/^\d{1,4}$/.test(token.text)) return 0;
+  ask('frequency-unreadable', []);
+  return used;
+};
+
 const READERS: readonly Reader[] = [
   offset,
   powerOrDistance,
@@ -303,6 +312,7 @@ const READERS: readonly Reader[] = [
   frequency,
   slippedFrequency,
   tone,
+  bandInMHz,
   bareChannel,
   bareCode,
 ];

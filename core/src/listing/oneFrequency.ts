@@ -11,7 +11,7 @@ import {
   usualShiftHz,
 } from '../facts/index';
 import { mhzText } from '../units/index';
-import { type Asked, hasBothDirections, listed, type Pair, stop } from './asked';
+import { type Asked, isOfRepeater, listed, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
 
 type Written = Collected['frequencies'][number];
@@ -72,7 +72,7 @@ function ofHome(asked: Asked, home: Service, hz: number, about: string): Pair | 
   }
   if (got.listen) return { receiveHz: hz, transmitHz: null, service, row: channelOn(home, hz, hz) };
   if (through && !got.direct && isHome) {
-    const isThrough = hasBothDirections(got);
+    const isThrough = isOfRepeater(got);
     sayWhichWay(asked, isThrough, about);
     if (isThrough) return through;
   }
@@ -142,7 +142,7 @@ function inBand(asked: Asked, service: Service, hz: number, about: string): Pair
   }
   if (signed !== undefined && isUnusual(signed, usualHz, size))
     return askUsual(asked, hz, signed, usualHz || size);
-  const isThrough = hasBothDirections(got);
+  const isThrough = isOfRepeater(got);
   const isBare = got.offsetHz === undefined && !got.repeater;
   if (isBare && usualHz !== 0 && !got.direct && !got.listen) sayWhichWay(asked, isThrough, about);
   const offsetHz = signed ?? (got.repeater || (isBare && isThrough) ? usualHz : 0);

@@ -9,7 +9,7 @@ import {
 } from '../facts/index';
 import type { Question } from '../findings/index';
 import { mhzText } from '../units/index';
-import { type Asked, hasBothDirections, listed, type Pair, stop } from './asked';
+import { type Asked, isOfRepeater, listed, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
 import { serviceBehind, serviceOfWord } from './numbered';
 import { fromOne } from './oneFrequency';
@@ -95,9 +95,9 @@ function fromNumber(asked: Asked): Pair | undefined {
       asked,
       'channel-of-what',
       about,
-      [another, ...(service?.words[0] ? [service.words[0]] : [])].map((word) => [
-        `${word} ${number}`,
-        withText(got.line, start, end, `${word} ch ${number}`),
+      [another, ...(service?.words[0] ? [[service.words[0], number] as const] : [])].map(([word, of]) => [
+        `${word} ${of}`,
+        withText(got.line, start, end, `${word} ch ${of}`),
       ]),
     );
   const plain = service && serviceChannel(service, number);
@@ -107,7 +107,7 @@ function fromNumber(asked: Asked): Pair | undefined {
   if (!plain && !pair) return noSuchChannel(asked, service, about);
   const wantsPair = got.repeater || got.offsetHz !== undefined;
   if (wantsPair && !pair) return stop(asked, 'no-repeater-here', about);
-  if (!wantsPair && plain && pair && !got.direct && hasBothDirections(got))
+  if (!wantsPair && plain && pair && !got.direct && isOfRepeater(got))
     return stop(asked, 'direct-or-repeater', about, [
       ['rpt', `${got.line} rpt`],
       ['direct', `${got.line} direct`],
@@ -122,19 +122,26 @@ function fromNumber(asked: Asked): Pair | undefined {
   return listed(asked, service, row, about);
 }
 
-/** `Ch 19 truckers CB`: a word of the name that is another service's, which has such a number. */
-function otherService({ got, country }: Asked, wanted: string | undefined): string | undefined {
+/** `Ch 19 truckers CB`, `ch 22 Alpha marine`: a word of the name that is another service's, which has such a number, or one with a letter. */
+function otherService(
+  { got, country }: Asked,
+  wanted: string | undefined,
+): readonly [word: string, number: string] | undefined {
   if (!got.channel || got.channel.service || got.serviceWord) return undefined;
   const { number } = got.channel;
-  return got.name
-    .filter(({ token }) => !token.quoted)
-    .map(({ token }) => token.lower)
-    .find((word) => {
-      const id = serviceOfWord(word, country);
-      const named = Object.values(SERVICES).find((one) => one.id === id);
-      return id !== wanted && named?.country === country && serviceChannel(named, number) !== undefined;
-    });
+  for (const { token } of got.name) {
+    const id = token.quoted ? undefined : serviceOfWord(token.lower, country);
+    const named = Object.values(SERVICES).find((one) => one.id === id);
+    if (!named || id === wanted || named.country !== country) continue;
+    const numbers = named.channels.map((row) => row.number);
+    const own = numbers.find((one) => one === number) ?? numbers.find((one) => isLettered(one, number));
+    if (own !== undefined) return [token.lower, own];
+  }
+  return undefined;
 }
+
+const isLettered = (one: string, number: string): boolean =>
+  one.startsWith(number) && /^\p{L}$/u.test(one.slice(number.length));
 
 /** A number that a service does not have is told with what it has. */
 function noSuchChannel({ questions }: Asked, { title, channels }: Service, about: string): undefined {

@@ -79,6 +79,9 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
     case 'repeater':
       got.repeater = true;
       return true;
+    case 'opens':
+      got.opens = true;
+      return true;
     case 'open':
     case 'drop':
       return true;

@@ -13,7 +13,9 @@ export interface Token {
 
 /** Prefixes that people write without a space before a number: `ch18`, `pl131.8`, `wx6`, `tx131.8`. */
 const GLUED =
-  /^(ch|chan|channel|gmrs|frs|murs|marine|pmr(?!446)|cb|aar|wx|rpt|rptr|r|in|out|tx|rx|enc|dec|pl|ctcss|ctc|ct|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
+  /^(ch|chan|channel|gmrs|frs|murs|marine|pmr(?!446)|cb|uhf|aar|wx|rpt|rptr|r|in|out|tx|rx|enc|dec|pl|ctcss|ctc|ct|tsq|tsql|tone|dcs|dpl|dtc|dqt|code)[.#]?(\d[\d.]*[a-z]*)$/i;
+/** `RPT-22`: a channel. */
+const CHANNEL_AND_HYPHEN = /^(ch|chan|channel|gmrs|frs|murs|uhf|rpt|rptr)-(\d{1,2}r?)$/i;
 /** `PL-131.8`: with figures behind the point it is no code, whose dash may mean inverted. */
 const TONE_AND_HYPHEN = /^(pl|ctcss|ctc|tone)-(\d{2,3}\.\d+)$/i;
 const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
@@ -21,6 +23,8 @@ const WITH_UNIT = /^([+-]?\d[\d.]*)(mhz|khz|hz|watts?|w|mi|miles?|km|k)$/i;
 const WITH_SIGN = /^(\d{2,4}\.\d{1,6})([+-](?:\d*\.?\d+)?)$/;
 /** `T85.4`, `R100.0`: a tone that is sent, and one that is heard. */
 const TONE_LETTER = /^([tr])(\d{2,3}\.\d)$/i;
+/** `85.4T`: the same, with its letter behind. */
+const TONE_AND_LETTER = /^(\d{2,3}\.\d)([tr])$/i;
 /** `R-CTCSS`, `TX-DCS`: a direction and a kind of tone. */
 const WAY_AND_KIND = /^([rt]x?)[-_](ctcss|dcs|pl|dpl|tones?|qt|dqt|code)$/i;
 /** `dup+`: a repeater and the way of its offset. */
@@ -64,6 +68,7 @@ export function tokensOf(line: string): Token[] {
   // Same length as the line, so that places stay true.
   const plain = parted
     .replace(/[\u2212\u2013\u2014]/g, '-')
+    .replace(/\u2019/g, "'")
     .replace(/(?<=\b\d{3}),(?=\d{3,5}\b)/g, '.')
     .replace(/(?<=\b\d{2,3}),(?=\d(?:\b|hz\b)(?!\.))/gi, '.')
     .replace(/(?<=[+-]\d{1,2}),(?=\d{1,4}\b)/g, '.')
@@ -76,7 +81,7 @@ export function tokensOf(line: string): Token[] {
       quote(match[1], match.index);
       continue;
     }
-    const word = match[0].replace(/\.+$/, '');
+    const word = match[0].replace(/[.!]+$/, '');
     const start = match.index;
     if (isMarkInBrackets(plain, word, start) && isTone(tokens.at(-1)?.text ?? '')) {
       tokens.push({ text: word, lower: /^r$/i.test(word) ? 'rx' : 'tx', start, end: start + 1 });
@@ -85,11 +90,13 @@ export function tokensOf(line: string): Token[] {
     const letter = TONE_LETTER.exec(word);
     const cut =
       GLUED.exec(word) ??
+      CHANNEL_AND_HYPHEN.exec(word) ??
       TONE_AND_HYPHEN.exec(word) ??
       WITH_UNIT.exec(word) ??
       WITH_SIGN.exec(word) ??
       DUPLEX_AND_SIGN.exec(word) ??
       CHANNEL_AND_MARK.exec(word);
+    const behind = TONE_AND_LETTER.exec(word);
     const way = WAY_AND_KIND.exec(word);
     const code = CHANNEL_AND_CODE.exec(word);
     const repeater = FREQUENCY_AND_MARK.exec(word);
@@ -103,6 +110,10 @@ export function tokensOf(line: string): Token[] {
       push(way[2], end + 1);
     } else if (isDashes(plain, word, start)) {
       tokens.push({ text: word, lower: 'off', start, end: start + word.length });
+    } else if (behind && isTone(behind[1] ?? '')) {
+      const mark = behind[2]?.toLowerCase() === 't' ? 't' : 'rx';
+      tokens.push({ text: behind[2] ?? '', lower: mark, start, end: start });
+      push(behind[1] ?? '', start);
     } else if (letter) {
       tokens.push({ text: 't', lower: letter[1]?.toLowerCase() === 't' ? 't' : 'rx', start, end: start + 1 });
       push(letter[2] ?? '', start + 1);

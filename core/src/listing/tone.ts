@@ -25,7 +25,8 @@ export function toneValue(text: string, kind: ToneKind, unit = '', polarity = ''
   const ask = (code: Question['code'], offers: readonly string[] = []): ToneReading => ({
     questions: [{ code, blocking: true, about, offers }],
   });
-  if (kind === 'number') {
+  // `privacy 97.4`: a tone that is written out is no number of a list.
+  if (kind === 'number' && !(text.includes('.') && isToneText(text))) {
     const means = CONSUMER_CODE_TONES[Number(text)];
     return ask('code-number', means === undefined ? [] : [means]);
   }

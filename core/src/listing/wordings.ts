@@ -9,6 +9,7 @@ import { DIRECTION_WORDS, type Direction, OFF_WORDS, REPEATER_WORDS, TONE_WORDS 
 
 const SENDING =
   /^(tx|transmit|transmits|transmitting|transmission|transmissions|sending|send|xmit|talk|talking)$/;
+const KEYING = /^(key|keying)$/;
 const FORBIDS = /^(forbidden|prohibited|disabled|inhibit|inhibited|blocked|locked|disallowed|banned)$/;
 
 /** `transmit forbidden`, `tx blocked`, `PTT off` */
@@ -60,6 +61,17 @@ export function betweenTwoWays({ got, tokens }: State): void {
   askInstead(got, before.start, behind.end, offers);
 }
 
+/** `input 467.725 103.5, output 462.725 88.5`: a tone behind each of two frequencies whose ways are said goes its way. */
+export function eachWithItsOwn({ got }: State): void {
+  const [first, second] = got.frequencies.toSorted((a, b) => a.start - b.start);
+  const [one, other] = got.tones.toSorted((a, b) => a.start - b.start);
+  if (!first?.direction || !second?.direction || !one || !other || got.tones.length > 2) return;
+  const isInTurn = first.end <= one.start && one.end <= second.start && second.end <= other.start;
+  if (!isInTurn || one.direction || other.direction || first.direction === second.direction) return;
+  one.direction = first.direction;
+  other.direction = second.direction;
+}
+
 /** `not for tx`, `do not transmit`, `never talk`: how many words forbid sending here, or 0. `no tx tone` is about a tone. */
 export function forbidding(tokens: readonly Token[], i: number): number {
   const word = (k: number) => tokens[i + k]?.lower ?? '';
@@ -67,6 +79,8 @@ export function forbidding(tokens: readonly Token[], i: number): number {
   const from = word(0) === 'do' && word(1) === 'not' ? 2 : isNot.test(word(0)) ? 1 : 0;
   if (from === 0) return 0;
   const at = /^(for|to)$/.test(word(from)) ? from + 1 : from;
+  // `do not key up`
+  if (KEYING.test(word(at))) return at + (word(at + 1) === 'up' ? 2 : 1);
   if (!SENDING.test(word(at)) || isNoTone(tokens, i)) return 0;
   return at + 1;
 }
@@ -105,6 +119,9 @@ export function encodeOnly(state: State, i: number): number {
   return 2;
 }
 
+/** Usual shifts in kilohertz, which are neither a tone nor a code. */
+const USUAL_KHZ = /^(600|1600|5000|7600|9400)$/;
+
 /** `600 kHz down`, `shift 5 MHz up`: an offset in words. Answers the words used, or 0. */
 export function offsetInWords({ got, tokens }: State, i: number): number {
   if (got.frequencies.length === 0 && !got.channel) return 0;
@@ -119,6 +136,12 @@ export function offsetInWords({ got, tokens }: State, i: number): number {
     /^\d?\.\d{1,3}$/.test(behind?.text ?? '') && !/^(k?hz|k)$/.test(tokens[i + from + 2]?.lower ?? '');
   if (!isSize && before && behind && bare && /^(up|down)$/.test(before.lower)) {
     got.offsetHz = (before.lower === 'up' ? 1 : -1) * Math.round(Number(behind.text) * 1e6);
+    got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
+    return from + 2;
+  }
+  // `down 600`
+  if (!isSize && before && behind && /^(up|down)$/.test(before.lower) && USUAL_KHZ.test(behind.text)) {
+    got.offsetHz = (before.lower === 'up' ? 1 : -1) * Number(behind.text) * 1000;
     got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
     return from + 2;
   }
@@ -167,6 +190,16 @@ export function talkOn(state: State, i: number): number {
   return next(i) - i;
 }
 
+/** `HI power`, `low pwr`: kept in the note, as watts are. Answers the words used, or 0. */
+export function powerInWords({ got, tokens }: State, i: number): number {
+  const [word, power] = [tokens[i], tokens[i + 1]];
+  const isSaid = /^(hi|high|lo|low|med|medium|full)$/.test(word?.lower ?? '');
+  if (!isSaid || !word || !power || !/^(power|pwr)$/.test(power.lower) || got.frequencies.length === 0)
+    return 0;
+  got.notes.push(got.line.slice(word.start, power.end));
+  return 2;
+}
+
 const OFFSET_WORD = /^(offset|shift|ablage)$/;
 const NO_OFFSET = /^(no|zero|without|0|0\.0|none)$/;
 
@@ -186,7 +219,8 @@ export function offsetWord(state: State, i: number): number {
     return 2;
   }
   if (!OFFSET_WORD.test(token.lower)) return 0;
-  if (hasPlace && NO_OFFSET.test(after?.lower ?? '')) {
+  // `offset none`; `negative offset, no PL` goes on with the tone.
+  if (hasPlace && NO_OFFSET.test(after?.lower ?? '') && !TONE_WORDS[tokens[i + 2]?.lower ?? '']) {
     got.direct = true;
     return 2;
   }
@@ -212,6 +246,13 @@ export function offsetWord(state: State, i: number): number {
 /** `needs 118.8`, `with 118.8`: a word that leads to a value, and says nothing of it. Answers the words used, or 0. */
 export function leadsToValue({ got, tokens }: State, i: number): number {
   const hasPlace = got.frequencies.length > 0 || got.channel !== undefined;
+  const [word, next] = [tokens[i]?.lower ?? '', tokens[i + 1]?.lower ?? ''];
+  // `opens with 118.8`, `accessed by 118.8`
+  if (/^(opens?|opened|keyed|accessed)$/.test(word) && /^(with|by|on)$/.test(next) && hasPlace) {
+    if (!nearValue(tokens, i + 2) || isFrequency(tokens[i + 2])) return 0;
+    got.opens = true;
+    return 2;
+  }
   const isLead = /^(needs?|requires?|uses?|using|wants|takes|with|and)$/.test(tokens[i]?.lower ?? '');
   const isSaid = nearValue(tokens, i + 1) && !/^\d{1,3}$/.test(tokens[i + 1]?.text ?? '');
   return hasPlace && isLead && isSaid && !isFrequency(tokens[i + 1]) ? 1 : 0;

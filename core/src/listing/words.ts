@@ -22,6 +22,8 @@ export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
   access: 'send',
   out: 'hear',
   output: 'hear',
+  ausgabe: 'hear',
+  eingabe: 'send',
   downlink: 'hear',
   dl: 'hear',
   rcv: 'hear',
@@ -34,6 +36,9 @@ export const DIRECTION_WORDS: Readonly<Record<string, Direction>> = {
   dec: 'hear',
   both: 'both',
 };
+
+/** Words of `DIRECTION_WORDS` that are said of repeaters alone. */
+export const INPUT_WORDS: ReadonlySet<string> = new Set(['in', 'input', 'uplink', 'access', 'eingabe']);
 
 /** `number` is a code number of some device's own table, which is only a label. */
 export type ToneKind = 'ctcss' | 'dcs' | 'any' | 'number';
@@ -88,7 +93,7 @@ export const POLARITY_WORDS: Readonly<Record<string, 'N' | 'I'>> = {
 
 /** Words that say that it goes through a repeater. */
 export const REPEATER_WORDS: ReadonlySet<string> = new Set(
-  'rpt rptr repeater rep duplex dup semi-duplex semiduplex half-duplex'.split(' '),
+  'rpt rptr repeater rep duplex dup dpx dplx semi-duplex semiduplex half-duplex'.split(' '),
 );
 /** Words that say that it goes from set to set. */
 export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', 'talkaround', 'talk-around']);
@@ -123,7 +128,7 @@ export const NO_NAME_WORDS: ReadonlySet<string> = new Set(
     'blocked forbidden prohibited banned locked lockout skip skipped avoid reserved requires required require',
     // What may be otherwise.
     'or instead except unless if was formerly now maybe perhaps probably possibly approx approximately guess think unsure uncertain tbc tba tbd',
-    'unconfirmed until till after before starting effective odd non-standard nonstandard',
+    'unconfirmed until till after before starting effective will soon upcoming eventually odd non-standard nonstandard',
     // Codes of digital modes where no mode is said, and what else is sent beside a voice.
     'cc tg ts nac ran slot talkgroup dgid dg-id module baud bps burst dtmf selcall parrot echo',
     // Words of a set’s own menus and lists, and of other languages where they say of whom a number is.
@@ -132,7 +137,7 @@ export const NO_NAME_WORDS: ReadonlySet<string> = new Set(
 );
 /** What a repeater, or somebody, does: in no place a name. */
 export const DOING_WORDS: ReadonlySet<string> = new Set(
-  'sends transmits listens hears receives talks opens'.split(' '),
+  'sends transmits listens hears receives talks opens answers replies responds'.split(' '),
 );
 /** Words that join others: at either end of what is left behind a frequency they belong to something that was not read. */
 export const JOINING_WORDS: ReadonlySet<string> = new Set(
@@ -145,7 +150,9 @@ export const LEADING_WORDS: ReadonlySet<string> = new Set([...PLACING_WORDS, 'to
 
 /** Units: left over they are about a value that is not there. */
 export const UNIT_WORDS: ReadonlySet<string> = new Set(
-  'w k m r t x hz khz mhz ghz db dbm dbi watt watts ft mi mile miles km ms baud bps'.split(' '),
+  'w k m r t x hz khz mhz ghz mc kc megahertz kilohertz hertz megacycles db dbm dbi watt watts ft mi mile miles km ms baud bps'.split(
+    ' ',
+  ),
 );
 
 /** Several words that mean one thing; the first that fits counts, so longer ones come first. */
@@ -165,6 +172,7 @@ export type Phrase =
   | 'number'
   | 'fm'
   | 'repeater'
+  | 'opens'
   | 'drop';
 /** Several words that mean one thing. */
 export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
@@ -195,6 +203,24 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['for', 'monitoring'], 'listen'],
   [['no', 'tx'], 'listen'],
   [['no', 'talk'], 'listen'],
+  ...['tone', 'pl', 'ctcss', 'code'].flatMap((tone) =>
+    [
+      [tone, 'not', 'required'],
+      [tone, 'not', 'needed'],
+      ['without', 'a', tone],
+      ['without', tone],
+    ].map((words) => [words, 'no-tone'] as const),
+  ),
+  ...['tone', 'pl', 'ctcss'].flatMap((tone) =>
+    [
+      [tone, 'tbd'],
+      [tone, 'tba'],
+      [tone, 'on', 'request'],
+      ['ask', 'for', 'the', tone],
+      ['ask', 'for', tone],
+      ['private', tone],
+    ].map((words) => [words, 'unknown-tone'] as const),
+  ),
   [['ask', 'first'], 'permission'],
   [['by', 'permission'], 'permission'],
   [['permission', 'required'], 'permission'],
@@ -249,10 +275,10 @@ export const PHRASES: readonly (readonly [readonly string[], Phrase])[] = [
   [['off', 'air'], 'off-air'],
   [['on', 'air'], 'drop'],
   [['to', 'all'], 'drop'],
-  [['to', 'open', 'it'], 'drop'],
-  [['to', 'open'], 'drop'],
-  [['to', 'get', 'in'], 'drop'],
-  [['to', 'bring', 'up'], 'drop'],
+  [['to', 'open', 'it'], 'opens'],
+  [['to', 'open'], 'opens'],
+  [['to', 'get', 'in'], 'opens'],
+  [['to', 'bring', 'up'], 'opens'],
   [['half', 'duplex'], 'repeater'],
   [['semi', 'duplex'], 'repeater'],
   [['narrow'], 'narrow'],

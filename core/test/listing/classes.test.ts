@@ -342,7 +342,7 @@ const US: Readonly<Record<string, readonly Row[]>> = {
     ['Summit 449.125 -5000 151.4', '449.125 444.125 151.4 off «Summit»'],
     ['Fire 462.600 no xmit', '462.6 - off off «Fire»'],
     ['Fire 462.600 tx disabled', '462.6 - off off «Fire»'],
-    ['Fire 462.600 don’t transmit', '? left-over'],
+    ['Fire 462.600 don’t transmit', '462.6 - off off'],
     ["Fire 462.600 don't transmit", '462.6 - off off «Fire»'],
     ['Fire 462.600 for listening', '462.6 - off off «Fire»'],
     ['Fire 462.600 transmit forbidden', '462.6 - off off «Fire»'],

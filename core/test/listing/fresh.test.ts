@@ -101,7 +101,7 @@ const LINES: readonly DecidedLine[] = [
   ['US', '146.640-, 103.5, Pine Hill', [146.64,146.04,'103.5','off']],
   ['US', '146.64 - 600 kHz 103.5 Pine', [146.64,146.04,'103.5','off']],
   ['US', 'Pine 146.640 MHz minus 0.6 MHz PL 103.5 Hz', [146.64,146.04,'103.5','off']],
-  ['US', 'Pine 146.64 down 600', 'ask'],
+  ['US', 'Pine 146.64 down 600', [146.64, 146.04, 'unknown', 'off']],
   ['US', 'Pine 146.64 600 kHz down 103.5', [146.64,146.04,'103.5','off']],
   ['US', '442.05 +5.0 Pine', [442.05,447.05,'unknown','off']],
   ['US', '147.555 simplex net', [147.555,147.555,'off','off']],
