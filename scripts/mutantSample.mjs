@@ -1,4 +1,4 @@
-// npm run mutants:sample -- core/src/fit core/src/procedure [--of 120] [--seed 1]: changes one thing in the code at a time, at chance,
+// npm run mutants:sample -- core/src/fit core/src/procedure/turns.ts [--of 120] [--seed 1]: changes one thing in the code at a time, at chance,
 // and looks whether a test notices. Prints what lived, so that somebody can write the test or say why no test can. The whole of
 // rules/ and fit/judge.ts is `npm run mutants`; of larger folders a whole run takes days, and a sample tells the rate.
 import { spawn } from 'node:child_process';
@@ -58,15 +58,18 @@ async function changed() {
   const make = createInjector()
     .provideValue('logger', silent)
     .provideValue('getLogger', () => silent);
-  const files = folders.flatMap((folder) =>
-    readdirSync(join(ROOT, folder))
-      .filter((name) => name.endsWith('.ts') && name !== 'index.ts')
-      .map((name) => ({
-        name: `${folder}/${name}`,
-        content: readFileSync(join(ROOT, folder, name), 'utf8'),
-        mutate: true,
-      })),
+  const names = folders.flatMap((one) =>
+    one.endsWith('.ts')
+      ? [one]
+      : readdirSync(join(ROOT, one))
+          .filter((name) => name.endsWith('.ts') && name !== 'index.ts')
+          .map((name) => `${one}/${name}`),
   );
+  const files = names.map((name) => ({
+    name,
+    content: readFileSync(join(ROOT, name), 'utf8'),
+    mutate: true,
+  }));
   const found = await make.injectFunction(createInstrumenter).instrument(files, {
     plugins: null,
     excludedMutations: ['StringLiteral'],

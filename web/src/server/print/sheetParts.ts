@@ -122,7 +122,8 @@ export function wayBackParts(
       {
         ol: way.steps.map(({ runs, says }) => ({
           margin: [3, 0, 0, 0],
-          text: [keysDrawn(drawn(runs, description.keys)), plain(`  ${says}`)],
+          // The grey of a key reaches a little to its left, where the figure stands.
+          text: [plain('\u00a0'), keysDrawn(drawn(runs, description.keys)), plain(`  ${says}`)],
         })),
       },
       plain(
