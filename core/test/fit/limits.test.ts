@@ -237,3 +237,44 @@ describe('a list of tones in which nobody wrote how the set has none', () => {
     expect(found.codes.includes('tone-list-unknown')).toBe(verdict === 'unknown');
   });
 });
+
+describe('a set whose steps of power nobody wrote down', () => {
+  const watts = (mostPowerW: number): Description => {
+    const radio = shipped('page-handheld');
+    const fields = radio.fields.map((field) =>
+      field.holds === 'powerW' ? { ...field, list: 'unknown', factory: 0 } : field,
+    );
+    if (radio.transmit === 'unknown') throw new Error('sends nowhere');
+    const bands = radio.transmit.bands.map((band) => ({ ...band, mostPowerW }));
+    const regions = radio.regions.map((region) =>
+      region.content.kind === 'fixed'
+        ? {
+            ...region,
+            content: {
+              ...region.content,
+              channels: region.content.channels.map(({ mostPowerW: _, ...row }) => row),
+            },
+          }
+        : region,
+    );
+    return DescriptionSchema.parse({
+      ...radio,
+      regions,
+      fields,
+      recipes: undefined,
+      behaviour: undefined,
+      transmit: { ...radio.transmit, bands },
+    });
+  };
+  const main = channel('Main', 462.55, 462.55);
+  // 47 CFR 95.1767: 50 W on the main channels.
+  it.each([
+    [5, false],
+    [50, false],
+    [51, true],
+  ])('with %i W at most: whether it is too much is not known: %s', (most, isAsked) => {
+    const found = first(watts(most), main);
+    expect(found.codes.includes('power-unknown')).toBe(isAsked);
+    expect(['full', 'adapted']).toContain(found.verdict);
+  });
+});

@@ -344,6 +344,13 @@ it('more channels of one name than there are usual forms: each has a name of its
   );
 });
 
+it('vowels go from the end of a longer word, one after another, and never its first letter', () => {
+  const forms = (name: string) => shortForms(name, 6, 'ABCDEFGHIJKLMNOPQRSTUVWXYZ ').map(({ text }) => text);
+  expect(forms('Admiral')).toContain('ADMIRL');
+  expect(forms('Admiral')).toContain('ADMRL');
+  expect(forms('Admiral').some((text) => text.startsWith('D'))).toBe(false);
+});
+
 describe('one name by itself', () => {
   const cases: readonly (readonly [string, number, string, string])[] = [
     ['Watch', 8, MIXED, 'Watch'],

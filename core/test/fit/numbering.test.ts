@@ -407,6 +407,12 @@ describe('one number for each channel across a fleet', () => {
       [7, 2],
     ]);
   });
+  it('are looked for among those that look best for it, however many there are', () => {
+    const one = gmrs('A', 0);
+    const fleet = [1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => kindOf(freeSet(`set-${n}`, n, 1), n));
+    expect(otherNumbers(plan([one]), fleet, none, one.id).map(({ number }) => number)).toEqual([8, 7, 6]);
+    expect(otherNumbers(plan([one]), fleet, none, one.id, 1).map(({ number }) => number)).toEqual([8]);
+  });
   it('sets that only listen do not drive away from those that talk', () => {
     const one = gmrs('A', 0);
     const fleet = [kindOf(freeSet('talks', 7, 1), 2), kindOf(shipped('wideband-receiver'), 9)];
@@ -561,6 +567,20 @@ describe('more channels than places', () => {
       [1],
       [null, 'no-free-slot', 'group-split'],
     ]));
+  it('a group of which all are in, or none, is not split, whatever else is said of its channels', () => {
+    const full: [string, number, Channel['tier'], number][] = [
+      ['A', 0, 'must', 1],
+      ['B', 1, 'must', 1],
+      ['C', 2, 'must', 1],
+      ['D', 3, 'must', 1],
+    ];
+    expect(two([...full, ['E', 4, 'nice', 2]])).toEqual([[1], [2], [3], [4], [null, 'no-free-slot']]);
+    expect(two([...full, ['E', 4, 'nice', 1], ['F', 5, 'nice', 1]]).slice(3)).toEqual([
+      [4],
+      [null, 'no-free-slot', 'group-split'],
+      [null, 'no-free-slot', 'group-split'],
+    ]);
+  });
   it('with places enough, the order of the plan stands', () =>
     expect(
       two([

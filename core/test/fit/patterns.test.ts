@@ -257,6 +257,19 @@ describe('alert radios', () => {
       fitted('menu-alert', alerts(['099001'], { weatherHz: 'unknown', reach: 'everywhere' })).findings,
     ).toEqual(['alert-transmitter-unknown', 'alert-everywhere']);
   });
+  it('a transmitter that is not in the list of a set is none that it hears', () => {
+    const { findings } = fitPlan(
+      { ...plan([]), alerts: alerts(['099001'], { weatherHz: 162_412_500 }) },
+      fitDevice(shipped('menu-alert')),
+    );
+    expect(findings).toEqual([{ code: 'cannot-receive', severity: 'error', receiveHz: 162_412_500 }]);
+    // A reach that a set has no mode for is told with its name.
+    const reach = fitPlan(
+      { ...plan([]), alerts: alerts(['099001'], { reach: 'one' }) },
+      fitDevice(shipped('slot-alert')),
+    );
+    expect(reach.findings).toEqual([{ code: 'alert-reach-not-here', severity: 'error', reach: 'one' }]);
+  });
   it('areas that may stand in places nobody looked at are told of where the set listens to its whole list, and only there', () => {
     const unseen = (reach: Alerts['reach']) => {
       const device = fitDevice(shipped('menu-alert'), unknownMemory(shipped('menu-alert')));
@@ -285,6 +298,13 @@ describe('alert radios', () => {
       undefined,
     ]);
     expect(findings).toEqual(['alert-always-on', 'alert-no-switch', 'alert-warning-silent']);
+    const silent = alerts(['099001'], { silent: ['FFW', 'TOR', 'TSW'] });
+    const whole = fitPlan({ ...plan([]), alerts: silent }, fitDevice(shipped('slot-alert')));
+    expect(whole.findings.map(({ code, severity }) => [code, severity])).toEqual([
+      ['alert-always-on', 'note'],
+      ['alert-no-switch', 'note'],
+      ['alert-warning-silent', 'warning'],
+    ]);
     expect(fitted('menu-alert', alerts(['099001'], { silent: ['FFA'] })).findings).toEqual([
       'alert-no-switch',
     ]);

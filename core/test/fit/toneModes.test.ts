@@ -227,3 +227,19 @@ it('a list of modes that nobody looked up: whether a channel can be had is not k
     ['unknown', ['tone-list-unknown']],
   ]);
 });
+
+it('a mode that takes a tone from a list is no way to have none, even where that list has an off', () => {
+  const base = modal([item('SQL', 'receiveCtcss/receiveCtcss'), item('OFF', 'off/off')]);
+  const tones = [{ kind: 'items' as const, items: [item('NONE', 'off')] }, ...(base.lists.tones ?? [])];
+  const description = DescriptionSchema.parse({ ...base, lists: { ...base.lists, tones } });
+  const modeOf = (tone: string) => {
+    const direct = channel('Direct', 146.52, 146.52, {
+      transmitTone: tone,
+      receiveTone: tone,
+      service: 'amateur-2m',
+    });
+    const [, slot] = [...fitPlan(plan([direct]), fitDevice(description)).image.slots][0] ?? [];
+    return slot?.values.tmode;
+  };
+  expect([modeOf('off'), modeOf('100.0')]).toEqual([1, 0]);
+});

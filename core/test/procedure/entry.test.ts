@@ -30,6 +30,21 @@ describe('typed digits', () => {
     for (const [hears, sends, hz] of sides)
       expect(hz).toBe(hears === one || sends === one ? band.fromHz : undefined);
   });
+  it('are none below the band and above it', () => {
+    const sides = (fromHz: number, toHz: number) =>
+      ({
+        ...radio,
+        receive: { bands: [{ fromHz, toHz }] },
+        transmit: { bands: [] },
+      }) as unknown as Description;
+    const digits = hzDigits(behaviour, radio, 146_520_000);
+    const taken = (fromHz: number, toHz: number) => typedHz(behaviour, sides(fromHz, toHz), digits);
+    expect([taken(144e6, 148e6), taken(146_520_001, 148e6), taken(144e6, 146_519_999)]).toEqual([
+      146_520_000,
+      undefined,
+      undefined,
+    ]);
+  });
   it('are none for no frequency, and on a set without a way to type one', () => {
     expect(hzDigits(behaviour, radio, 0)).toBe('');
     expect(hzDigits({ ...behaviour, frequencyEntry: undefined }, radio, 146_520_000)).toBe('');

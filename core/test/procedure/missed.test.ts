@@ -231,6 +231,18 @@ describe('leaving places out of a scan', () => {
       { numRuns: runs(60) },
     );
   });
+  it('what weighs least goes first, of equal ones the later, and what must be heard or may not go stays', () => {
+    const weights = [3, 1, 2, 1, 0, 0];
+    const wishes = weights.map((weight, i) => ({ isMust: i === 4, weight, canLeaveOut: i !== 5 }));
+    const stops = wishes.map((_, i) => stop(i));
+    expect(scanTrades({ scan }, stops, wishes, 500).map(({ leftOut }) => leftOut)).toEqual([
+      [],
+      [3],
+      [1, 3],
+      [1, 2, 3],
+      [0, 1, 2, 3],
+    ]);
+  });
   it('priority goes to what must be heard where that serves the worst of it, and says what it costs the others', () => {
     const withPriority = { ...scan, priority: { everyMs: 500, most: 1 } } as const;
     const wishes = Array.from({ length: 10 }, (_, i) => ({ isMust: i === 3, weight: i, canLeaveOut: true }));

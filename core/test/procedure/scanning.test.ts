@@ -48,6 +48,19 @@ describe('a scan', () => {
     expect(device.screen()).toEqual(['SCAN 1-3', 'Pilots']);
     expect(device.caught().catches.map(({ number }) => number)).toEqual([3]);
   });
+  it('begins with the place behind the one where it stands, and with the first behind the last', () => {
+    const names = [harbour, pilots, heard('Third', 158.1)];
+    const stopsAt = (standing: number) => {
+      const device = scanner(names);
+      for (let i = 1; i < standing; i++) press(device, 'up');
+      device.receive(names.map(({ receiveHz }) => on(receiveHz / 1e6, 0, 60_000, 'off')));
+      device.receive(names.map(({ receiveHz, receiveTone }) => on(receiveHz / 1e6, 0, 60_000, receiveTone)));
+      press(device, 'scan');
+      wait(device, 400);
+      return device.speaker()?.number;
+    };
+    expect([stopsAt(1), stopsAt(2), stopsAt(3)]).toEqual([2, 3, 1]);
+  });
   it('without a scan its speaker has the place it stands on, while somebody sends what that waits for', () => {
     const device = scanner([pilots, harbour]);
     const first = { number: 1, hz: 156_325_000 };

@@ -209,6 +209,7 @@ describe('the short form of a sheet', () => {
   );
   it('gives no more time between keys than the quickest of its steps, and no less', () => {
     let bounded = 0;
+    const kinds = new Set<string>();
     for (const [id, , unit] of cases) {
       const description = shipped(id);
       const prepared = prepare(OSTREL, description, unit);
@@ -218,10 +219,14 @@ describe('the short form of a sheet', () => {
         const times = own.filter((ms) => ms !== undefined).sort((a, b) => a - b);
         expect([id, part.windowMs]).toEqual([id, times[0]]);
         if (times[0] !== times.at(-1)) bounded++;
+        for (const { to, shows } of part.lines) expect(shows).toEqual(prepared.proof.screens[to - 1]);
+        for (const { kind } of part.columns) kinds.add(kind);
       }
     }
     // On some of them steps differ in that.
     expect(bounded).toBeGreaterThan(0);
+    // Each kind of column is on some sheet.
+    expect([...kinds].sort()).toEqual(['keys', 'letters', 'spelt', 'times', 'typed', 'until', 'whether']);
   });
   it('names its columns by letters, and goes on after Z', () => {
     expect([0, 1, 25, 26, 51, 52].map(columnLetter)).toEqual(['A', 'B', 'Z', 'A2', 'Z2', 'A3']);
