@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { countThere } from '@umbrex/core/evidence';
 import type { Channel, Plan, Unit } from '@umbrex/core/model';
 import { toTryOf } from '@umbrex/core/verify';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -399,7 +400,13 @@ describe('what was seen of sets', () => {
       const unitId = bench.sets.find(named)?.id ?? '';
       const dealt = await waysOf(now, { setIds: [unitId], masterIds: [], standMin: 5 });
       const one = rollout?.rows.find(named);
+      const kind = draft.board.kinds.find(({ unitIds }) => unitIds.includes(unitId));
+      const column = countThere(
+        kind?.unitIds ?? [],
+        draft.units.map(({ unit }) => unit),
+      );
       return {
+        column: [column.there, column.away],
         standing: one?.standing,
         minutes: one?.minutes,
         of: rollout?.coverage.find(({ name }) => name === 'Kelp Stairs')?.of,
@@ -413,10 +420,20 @@ describe('what was seen of sets', () => {
       };
     };
     const before = await seen();
-    expect(before).toMatchObject({ bench: 'late', between: true, dealt: [1, []], costs: true, away: [0, 0] });
+    const [there = 0] = before.column;
+    expect(before).toMatchObject({
+      column: [there, 0],
+      bench: 'late',
+      between: true,
+      dealt: [1, []],
+      costs: true,
+      away: [0, 0],
+    });
     expect((await seenOf(['Watch 1'], word('lost'))).status).toBe(201);
     const lost = await seen();
+    expect(there).toBeGreaterThan(0);
     expect(lost).toEqual({
+      column: [there - 1, 1],
       standing: { state: 'away', is: 'lost' },
       minutes: 0,
       of: (before.of ?? 0) - 1,

@@ -126,6 +126,16 @@ export function conditionOf({ timeline }: Pick<Unit, 'timeline'>): {
 /** Whether a set is there and works: of one that is lost or broken nothing is asked until it is found or mended. */
 export const isThere = (unit: Pick<Unit, 'timeline'>): boolean => conditionOf(unit).is === 'well';
 
+/** How many of some sets are there, and how many are lost or broken. */
+export function countThere(
+  unitIds: readonly string[],
+  units: readonly Pick<Unit, 'id' | 'timeline'>[],
+): { readonly there: number; readonly away: number } {
+  const ids = new Set(unitIds);
+  const away = units.filter((unit) => ids.has(unit.id) && !isThere(unit)).length;
+  return { there: unitIds.length - away, away };
+}
+
 /** What was made ready for the next work on a set, since it was last worked on. */
 export function preparations(unit: Timed): ReadonlySet<EvidenceOf<'prepared'>['done']> {
   return new Set(since(unit).flatMap((one) => (one.what === 'prepared' ? [one.done] : [])));

@@ -1,3 +1,4 @@
+import { countThere } from '@umbrex/core/evidence';
 import { type Board, type BoardKind, carriedBy, type Verdict, withCarried } from '@umbrex/core/fit';
 import { type Channel, headOf, wantedReceiveTone } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
@@ -20,7 +21,7 @@ export function CellDrawer({ channel, column, desk }: { channel: Channel; column
   const units = desk.units.filter((unit) =>
     column.unit ? unit.id === column.unit.id : kind?.unitIds.includes(unit.id),
   );
-  const split = kind && splitText(desk.board, kind, channel.id);
+  const split = kind && splitText(desk.board, desk.units, kind, channel.id);
   const waitsFor = wantedReceiveTone(channel, desk.plan.receivePolicy);
   return (
     <div className="space-y-4 [--strip-ground:var(--color-base-100)]">
@@ -117,12 +118,18 @@ function saidOf({ plan, units, teams }: DeskState, kind: BoardKind, { unit }: Co
 }
 
 /** What the sets of one kind do with a channel, where not all do the same: it is their holders that differ, or what they hold. */
-function splitText({ kinds }: Board, { descriptionId }: BoardKind, channelId: string): string | null {
+function splitText(
+  { kinds }: Board,
+  units: DeskState['units'],
+  { descriptionId }: BoardKind,
+  channelId: string,
+): string | null {
   const alike = kinds.filter((kind) => kind.descriptionId === descriptionId);
   const counts = new Map<string, number>();
   for (const { cells, unitIds } of alike) {
     const verdict = cells.find((cell) => cell.channelId === channelId)?.verdict ?? 'unknown';
-    counts.set(DOES[verdict], (counts.get(DOES[verdict]) ?? 0) + unitIds.length);
+    const { there } = countThere(unitIds, units);
+    if (there > 0) counts.set(DOES[verdict], (counts.get(DOES[verdict]) ?? 0) + there);
   }
   if (counts.size < 2) return null;
   return `Of the sets of this kind: ${[...counts].map(([does, n]) => `${n} ${does}`).join(', ')}.`;

@@ -46,7 +46,7 @@ export function FitBoardView(props: ReturnType<typeof useFitBoard>) {
             key: cellId(place),
             title: `${channel.name} × ${column.title}`,
             label: `Reasons for ${channel.name} on ${column.title}`,
-            sub: column.unit ? column.under : `${column.weight} ${column.weight === 1 ? 'unit' : 'units'}`,
+            sub: column.of,
           }}
           rowId={cellOf}
           close={() => {
@@ -152,6 +152,7 @@ function Head({
   plan,
   columns,
   counts,
+  fleet,
   only,
   toggleVerdict,
   dense,
@@ -163,8 +164,7 @@ function Head({
       <div>
         <h1 className="text-xl font-bold">Fit board</h1>
         <p className="muted text-plain">
-          {counted(plan.channels.length, 'channel')} on {counted(desk.units.length, 'device')} in{' '}
-          {counted(columns.length, 'column')}
+          {counted(plan.channels.length, 'channel')} on {fleet} in {counted(columns.length, 'column')}
           {desk.computing && ', computing…'}
         </p>
       </div>

@@ -1,5 +1,6 @@
 import { useStore } from '@nanostores/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { countThere } from '@umbrex/core/evidence';
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel, Unit } from '@umbrex/core/model';
 import {
@@ -11,6 +12,7 @@ import {
   useRef,
   useState,
 } from 'react';
+import { setsThere } from '../../messages/rollout';
 import { VERDICTS } from '../../messages/verdicts';
 import { $desk, type DeskState, startDesk } from '../desk/deskStore';
 
@@ -22,8 +24,8 @@ export interface Column {
   readonly under: string;
   readonly unit: Unit | null;
   readonly cells: ReadonlyMap<string, Cell>;
-  /** How many units it stands for. */
-  readonly weight: number;
+  /** What it stands for: how many sets, or of which kind the one is. */
+  readonly of: string;
 }
 
 export interface Place {
@@ -63,16 +65,17 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     const byUnit = new Map(units.map((unit) => [unit.id, unit]));
     return board.kinds.flatMap((kind): Column[] => {
       const cells = new Map(kind.cells.map((cell) => [cell.channelId, cell]));
+      const { there, away } = countThere(kind.unitIds, units);
       if (!opened.has(kind.key))
         return [
           {
             key: kind.key,
             kindKey: kind.key,
             title: kind.title,
-            under: `× ${kind.unitIds.length}`,
+            under: `× ${there}${away === 0 ? '' : `, ${away} lost or broken`}`,
             unit: null,
             cells,
-            weight: kind.unitIds.length,
+            of: setsThere({ there, away }),
           },
         ];
       return kind.unitIds.flatMap((id) => {
@@ -86,7 +89,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
                 under: kind.title,
                 unit,
                 cells,
-                weight: 1,
+                of: kind.title,
               },
             ]
           : [];
@@ -197,9 +200,23 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
 
   const counts = useMemo(() => {
     const sums: Record<Verdict, number> = { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0, apart: 0 };
-    for (const kind of board.kinds) for (const cell of kind.cells) sums[cell.verdict] += kind.unitIds.length;
+    for (const kind of board.kinds) {
+      const { there } = countThere(kind.unitIds, units);
+      for (const cell of kind.cells) sums[cell.verdict] += there;
+    }
     return sums;
-  }, [board]);
+  }, [board, units]);
+
+  const fleet = useMemo(
+    () =>
+      setsThere(
+        countThere(
+          units.map(({ id }) => id),
+          units,
+        ),
+      ),
+    [units],
+  );
 
   return {
     desk,
@@ -221,6 +238,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     only,
     toggleVerdict,
     counts,
+    fleet,
     lines,
     scroller,
     virtual,

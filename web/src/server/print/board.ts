@@ -1,8 +1,9 @@
+import { countThere } from '@umbrex/core/evidence';
 import type { Board, Cell } from '@umbrex/core/fit';
-import type { Plan } from '@umbrex/core/model';
+import type { Plan, Unit } from '@umbrex/core/model';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { findingText } from '../../messages/findings';
-import { counted } from '../../messages/labels';
+import { setsThere } from '../../messages/rollout';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
 import { lined, mono, plain, small, strong } from './parts';
 import { heading, pdfOf, type Running, type Size } from './pdf';
@@ -24,6 +25,7 @@ export function fitBoardPaper(
   running: Running,
   plan: Plan,
   { kinds }: Board,
+  units: readonly Unit[],
   size: Size,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const numbered = kinds.map((kind, i) => ({
@@ -53,7 +55,9 @@ export function fitBoardPaper(
           columns: [0, 1, 2].map((third) => ({
             stack: part
               .filter((_, i) => i % 3 === third)
-              .map(({ n, title, unitIds }) => small(`${n}  ${title}, ${counted(unitIds.length, 'set')}`)),
+              .map(({ n, title, unitIds }) =>
+                small(`${n}  ${title}, ${setsThere(countThere(unitIds, units))}`),
+              ),
           })),
         },
         lined(

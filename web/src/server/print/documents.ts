@@ -161,7 +161,15 @@ export async function paperOf(
     }
     case 'board':
       may('member');
-      return named(await fitBoardPaper(running('Fit board'), desk.state.plan, desk.board, size));
+      return named(
+        await fitBoardPaper(
+          running('Fit board'),
+          desk.state.plan,
+          desk.board,
+          desk.units.map(({ unit }) => unit),
+          size,
+        ),
+      );
     default:
       return what satisfies never;
   }
