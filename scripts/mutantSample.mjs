@@ -42,8 +42,6 @@ const kills = new Map();
 const lived = [];
 const queue = [...picked];
 await Promise.all([worker(), worker()]);
-for (const { file, line, mutatorName, replacement } of lived)
-  say(`lived  ${file}:${line}  ${mutatorName}  ${replacement.replaceAll(/\s+/g, ' ').slice(0, 100)}`);
 const killed = picked.length - lived.length;
 say(
   `${killed} of ${picked.length} were noticed (${Math.round((100 * killed) / picked.length)} %); seed ${seed}`,
@@ -215,9 +213,16 @@ async function worker() {
       files.length > 0 ? await tests({ env, words: ['--reporter=dot'] }, limitMs) : { status: 0, wrote: '' };
     const by = /FAIL\s+(\S+\.test\.ts)/.exec(wrote)?.[1];
     if (by) kills.set(by, (kills.get(by) ?? 0) + 1);
-    if (status === 0) lived.push(change);
+    if (status === 0) tellLived(change);
     // A run that ends otherwise than by a failed test or its time says nothing of the change.
     else if (status !== null && !by)
       fail(`The tests did not run on ${change.file}:${change.line}:\n${wrote.slice(-2000)}`);
   }
+}
+
+/** Says at once what lived: a long run may be stopped. */
+function tellLived(change) {
+  lived.push(change);
+  const { file, line, mutatorName, replacement } = change;
+  say(`lived  ${file}:${line}  ${mutatorName}  ${replacement.replaceAll(/\s+/g, ' ').slice(0, 100)}`);
 }

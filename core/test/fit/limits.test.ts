@@ -278,3 +278,25 @@ describe('a set whose steps of power nobody wrote down', () => {
     expect(['full', 'adapted']).toContain(found.verdict);
   });
 });
+
+it('a set that has nothing to send a tone with sends none, and nothing is said of that', () => {
+  const radio = shipped('page-handheld');
+  const isGone = ({ holds }: { holds: string }) => holds === 'transmitTone';
+  const gone = radio.fields.find(isGone)?.id;
+  const bare = DescriptionSchema.parse({
+    ...radio,
+    fields: radio.fields.filter((field) => !isGone(field)),
+    regions: radio.regions.map((region) => ({
+      ...region,
+      ways: waysWith(region, (ids) => ids.filter((id) => id !== gone)),
+    })),
+    recipes: undefined,
+    behaviour: undefined,
+  });
+  const { cells } = fitPlan(plan([channel('Direct', 462.5625, 462.5625)]), fitDevice(bare));
+  // What is said of every such channel on this set, and nothing else.
+  expect(cells[0]?.findings.map(({ code }) => code)).toEqual(['licence-needed', 'no-names']);
+  expect(cells[0]?.verdict).toBe('full');
+  const toned = channel('Toned', 462.5625, 462.5625, { transmitTone: '131.8', receiveTone: '131.8' });
+  expect(first(bare, toned)).toMatchObject({ verdict: 'listen', codes: ['transmit-tone-missing'] });
+});

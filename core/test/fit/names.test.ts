@@ -351,6 +351,16 @@ it('vowels go from the end of a longer word, one after another, and never its fi
   expect(forms('Admiral').some((text) => text.startsWith('D'))).toBe(false);
 });
 
+it('a name that is as good on a larger display stays the one that it has on a smaller', () => {
+  const on = (length: number) =>
+    namesTogether(named(['Silver Creek']), { length, characters: UPPER })
+      .values()
+      .next().value?.text;
+  // By itself the larger one would say SILVECRK.
+  expect(shortenName('Silver Creek', 8, UPPER)).toBe('SILVECRK');
+  expect([on(6), on(8), on(12)]).toEqual(['SILVER', 'SILVER', 'SILVER CREEK']);
+});
+
 describe('one name by itself', () => {
   const cases: readonly (readonly [string, number, string, string])[] = [
     ['Watch', 8, MIXED, 'Watch'],
