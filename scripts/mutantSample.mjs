@@ -1,6 +1,7 @@
-// npm run mutants:sample -- core/src/fit core/src/procedure/turns.ts [--of 120] [--seed 1]: changes one thing in the code at a time, at chance,
-// and looks whether a test notices. Prints what lived, so that somebody can write the test or say why no test can. The whole of
-// rules/ and fit/judge.ts is `npm run mutants`; of larger folders a whole run takes days, and a sample tells the rate.
+// npm run mutants:sample -- core/src/fit core/src/procedure/turns.ts [--of 120] [--seed 1] [--by core/test/procedure/keys.test.ts,…]:
+// changes one thing in the code at a time, at chance, and looks whether a test notices. Says what lived, so that somebody can write the
+// test or say why no test can. The whole of rules/ and fit/judge.ts is `npm run mutants`; of larger folders a whole run takes days, and a
+// sample tells the rate; a small file is gone through whole by the tests that are of it alone.
 import { spawn } from 'node:child_process';
 import {
   cpSync,
@@ -24,6 +25,9 @@ const figure = (name, usual) => {
   return at < 0 ? usual : Number(words.splice(at, 2)[1]);
 };
 const [most, seed] = [figure('--of', 120), figure('--seed', 1)];
+const by = words.indexOf('--by');
+/** The tests that are run; all of core's, unless some are named. */
+const TESTS = by < 0 ? ['core/test/**/*.test.ts'] : words.splice(by, 2)[1].split(',');
 const folders =
   words.length > 0 ? words : ['core/src/fit', 'core/src/procedure', 'core/src/procedure/device'];
 
@@ -148,7 +152,7 @@ export default defineConfig({
     })),
   },
   test: {
-    include: order.length > 0 ? order : ['core/test/**/*.test.ts'],
+    include: order.length > 0 ? order : ${JSON.stringify(TESTS)},
     environment: 'node', isolate: false, maxWorkers: 1, fileParallelism: false, pool: 'threads',
     testTimeout: 120_000, setupFiles: ['setup.ts'], sequence: { sequencer: InOrder as any },
   },

@@ -4,17 +4,7 @@ import { fitDevice, fitPlan, wantedBy } from '@umbrex/core/fit';
 import { prepare, triedAs } from '@umbrex/core/flow';
 import { firstDifference } from '@umbrex/core/memory';
 import { type Description, factoryMemory } from '@umbrex/core/model';
-import {
-  CALM,
-  presses,
-  prove,
-  type Run,
-  replay,
-  turnWheel,
-  VirtualDevice,
-  visitOrder,
-  writeSheet,
-} from '@umbrex/core/procedure';
+import { CALM, prove, type Run, replay, VirtualDevice, writeSheet } from '@umbrex/core/procedure';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KEYED, PROVABLE, SHIPPED, shipped } from '../support/devices';
@@ -271,68 +261,6 @@ describe('confidence', () => {
   });
   it('one contradiction flags every sheet', () =>
     expect(of(mark('confirmed', 'A'), mark('contradicted', 'B'))).toBe('contradicted'));
-});
-
-/** Every order of a few things. */
-const ordersOf = <T>(things: readonly T[]): T[][] =>
-  things.length === 0
-    ? [[]]
-    : things.flatMap((one, i) => ordersOf(things.toSpliced(i, 1)).map((rest) => [one, ...rest]));
-
-describe('fewest presses', () => {
-  it('come from the order of places too: none of all orders needs fewer', () =>
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 4, max: 23 }),
-        fc.uniqueArray(fc.nat(22), { minLength: 1, maxLength: 5 }),
-        fc.nat(22),
-        fc.constantFrom({ up: 'u' }, { up: 'u', down: 'd' }),
-        (count, wanted, at, keys) => {
-          const places = wanted.filter((place) => place < count);
-          const from = at % count;
-          const order = visitOrder(places, from, count, keys);
-          expect([...order].sort((a, b) => a - b)).toEqual([...places].sort((a, b) => a - b));
-          const least = Math.min(...ordersOf(places).map((one) => presses(one, from, count, keys)));
-          expect(presses(order, from, count, keys)).toBe(least);
-        },
-      ),
-      { numRuns: runs(300) },
-    ));
-  it('places 1, 2, 3 and 15 of sixteen from 0: back to 15 first, then on to 3, five presses by hand', () => {
-    const keys = { up: 'u', down: 'd' };
-    expect(visitOrder([1, 2, 3, 15], 0, 16, keys)).toEqual([15, 1, 2, 3]);
-    for (const place of [16, -1, 0.5]) {
-      expect(() => turnWheel(place, 0, 16, keys)).toThrow(RangeError);
-      expect(() => turnWheel(0, place, 16, keys)).toThrow(RangeError);
-    }
-    expect(turnWheel(15, 0, 16, keys)).toEqual([{ key: keys.up, times: 1 }]);
-    expect(presses([15, 1, 2, 3], 0, 16, keys)).toBe(5);
-    expect(presses([1, 2, 3, 15], 0, 16, keys)).toBe(7);
-  });
-  it('equals a search over all places a wheel can be brought to, one press at a time', () => {
-    const places = 23;
-    for (const keys of [
-      { up: 'u' },
-      { up: 'u', down: 'd' },
-      { up: 'u', down: 'd', big: { by: 10, heldMs: 900 } },
-    ])
-      for (let to = 0; to < places; to++) {
-        const moves = [1, ...(keys.down ? [-1] : []), ...(keys.big ? [10, -10] : [])];
-        let reached = new Set([4]);
-        let presses = 0;
-        for (; !reached.has(to); presses++)
-          reached = new Set(
-            [...reached].flatMap((at) => moves.map((by) => (((at + by) % places) + places) % places)),
-          );
-        const turns = turnWheel(4, to, places, keys);
-        expect(
-          turns.reduce((sum, turn) => sum + turn.times, 0),
-          `to ${to}`,
-        ).toBe(presses);
-        const end = turns.reduce((at, t) => at + t.times * (t.key === 'u' ? 1 : -1) * (t.heldMs ? 10 : 1), 4);
-        expect((((end - to) % places) + places) % places).toBe(0);
-      }
-  });
 });
 
 describe('the order of the places of a sheet', () => {
