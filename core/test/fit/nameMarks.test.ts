@@ -66,6 +66,8 @@ describe('the marked forms that are weighed', () => {
       'HIDE5',
     ]);
     expect(marked([], 0, FIGURES, 'HIDE2', free)).toEqual([]);
+    // Where every mark could be another's, they end.
+    expect(marked(own, 0, { length: 2, characters: 'AB' }, undefined, () => true)).toEqual([]);
     expect(marked([{ text: 'HIDE', cost: -30 }], 0, FIGURES, undefined, free)[0]?.cost).toBe(1500);
   });
   it('keep the one that the set has, where it is a mark of this name, and never twice', () => {

@@ -79,6 +79,7 @@ describe('where a channel can be if that is its number', () => {
     expect(where(asks('one', { outcome: 'listen', slots: [LOUD] }), room())).toEqual([1]);
     // The first that it asks for is not there for it: the first that is, counts.
     expect(where(asks('one', { outcome: 'listen', slots: [DEAF, LOUD], can: [LOUD] }), room())).toEqual([1]);
+    expect(where(asks('one', { outcome: 'listen', slots: [DEAF], can: [] }), room())).toEqual([]);
   });
   it('is the place where people read that number, if it may ask for it', () => {
     const device = {
@@ -159,6 +160,88 @@ describe('who chooses first', () => {
     ];
     expect(turnsOf(judged, device([FREE, OTHER]))).toEqual(['b', 'c', 'a']);
     expect(turnsOf([asks('x', { ...talks, covers: [FREE] }), ...judged], device([FREE, OTHER]))[0]).toBe('x');
+  });
+});
+
+describe('what stays where it was made, and what else there is room for', () => {
+  const device = (capacity?: number) =>
+    ({
+      description: { capacity, regions: [] },
+      slots: [LOUD, DEAF, FREE, OTHER],
+      freeSlots: [FREE, OTHER],
+      filled: new Map(),
+      holding: new Map(),
+    }) as unknown as FitDevice;
+  const settled = (judged: readonly Judgement[], capacity?: number) => {
+    const { homeOf, homes, holds } = roomIn(
+      judged,
+      device(capacity),
+      judged.map(({ channel }) => channel),
+    );
+    return {
+      homeOf: [...homeOf].map(([id, { number }]) => [id, number]),
+      homes: [...homes],
+      holds: [...holds],
+    };
+  };
+  const other = { kind: 'channel', receiveHz: 2 } as unknown as ReturnType<Judgement['contentAt']>;
+  it('a channel keeps the factory place that it asks for first, and only where it would come first', () => {
+    const judged = [asks('a', { slots: [LOUD, FREE] }), asks('b', { slots: [FREE, DEAF] })];
+    expect(settled(judged)).toEqual({ homeOf: [['a', 1]], homes: [1], holds: ['a', 'b'] });
+    // Where it cannot be had there, the next factory place is looked at, and no free one.
+    expect(settled([asks('a', { slots: [LOUD, DEAF, FREE], can: [DEAF, FREE] })]).homeOf).toEqual([['a', 2]]);
+    expect(settled([asks('a', { slots: [LOUD, FREE, DEAF], can: [FREE, DEAF] })]).homeOf).toEqual([]);
+  });
+  it('two share one if they come to the same there; another one has none', () => {
+    const same = [asks('a', { slots: [LOUD] }), asks('b', { slots: [LOUD] })];
+    expect(settled(same)).toEqual({
+      homeOf: [
+        ['a', 1],
+        ['b', 1],
+      ],
+      homes: [1],
+      holds: ['a', 'b'],
+    });
+    const differs = { ...asks('b', { slots: [LOUD, FREE] }), contentAt: () => other };
+    expect(settled([asks('a', { slots: [LOUD] }), differs]).homeOf).toEqual([['a', 1]]);
+  });
+  it('of the rest as many come in as there is room for, in their turn, and none that is refused', () => {
+    const free = { slots: [FREE, OTHER] };
+    const judged = ['a', 'b', 'c'].map((id) => asks(id, free));
+    expect(settled(judged).holds).toEqual(['a', 'b']);
+    expect(settled(judged, 1).holds).toEqual(['a']);
+    expect(
+      settled([
+        asks('x', { outcome: 'no', slots: [] }),
+        asks('y', { outcome: 'unknown', slots: [] }),
+        ...judged,
+      ]).holds,
+    ).toEqual(['a', 'b']);
+    // A channel that has a home asks for no free place.
+    expect(settled([asks('h', { slots: [LOUD, FREE] }), ...judged]).holds).toEqual(['h', 'a', 'b']);
+  });
+  it('a channel of a network takes a block before those that come after it', () => {
+    const trunk = (id: string, network: string) => {
+      const one = asks(id, { slots: [FREE, OTHER] });
+      return { ...one, channel: { ...one.channel, trunk: { network } } } as unknown as Judgement;
+    };
+    const blockB = { ...OTHER, bank: 1 } as Slot;
+    const of = { ...device(), slots: [FREE, blockB] } as unknown as FitDevice;
+    const judged = [trunk('a', 'North'), trunk('b', 'South')].map((one) => ({
+      ...one,
+      slots: [FREE, blockB],
+      at: () => ({ findings: [] }),
+    })) as unknown as Judgement[];
+    const { blocks } = roomIn(
+      judged,
+      of,
+      judged.map(({ channel }) => channel),
+    );
+    const allowed = judged.map(({ channel }) => [FREE, blockB].map((slot) => blocks.allows(channel, slot)));
+    expect(allowed).toEqual([
+      [true, false],
+      [false, true],
+    ]);
   });
 });
 

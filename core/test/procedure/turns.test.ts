@@ -48,6 +48,14 @@ describe('fewest presses', () => {
     expect(presses([15, 1, 2, 3], 0, 16, keys)).toBe(5);
     expect(presses([1, 2, 3, 15], 0, 16, keys)).toBe(7);
   });
+  it('of as many presses the one with fewer held, on whichever side; a tap says nothing of a time', () => {
+    const keys = { up: 'u', down: 'd', big: { by: 3, heldMs: 900 } };
+    expect(turnWheel(0, 3, 4, keys)).toStrictEqual([{ key: 'd', times: 1 }]);
+    expect(turnWheel(3, 0, 4, keys)).toStrictEqual([{ key: 'u', times: 1 }]);
+    expect(turnWheel(0, 3, 9, keys)).toStrictEqual([{ key: 'u', times: 1, heldMs: 900 }]);
+    expect(turnWheel(0, 6, 9, keys)).toStrictEqual([{ key: 'd', times: 1, heldMs: 900 }]);
+    expect(turnWheel(2, 2, 9, keys)).toStrictEqual([]);
+  });
   it('equals a search over all places a wheel can be brought to, one press at a time', () => {
     const places = 23;
     for (const keys of [
