@@ -75,6 +75,8 @@ describe('the marked forms that are weighed', () => {
     expect(kept('HIDE9')).toEqual(['HIDE2', 'HIDE3', 'HIDE4', 'HIDE9']);
     expect(kept('HIDE12')).toEqual(['HIDE2', 'HIDE3', 'HIDE4', 'HIDE12']);
     expect(kept('HIDE3')).toEqual(['HIDE2', 'HIDE4', 'HIDE3']);
+    const full = marked([{ text: 'ABCDEF', cost: 40 }], 0, FIGURES, 'ABCDE9', free);
+    expect(full.map(({ text }) => text)).toEqual(['ABCDE2', 'ABCDE3', 'ABCDE4', 'ABCDE9']);
     expect(kept('HIDEA')).toEqual(['HIDE2', 'HIDE3', 'HIDE4']);
     expect(kept('HIGE9')).toEqual(['HIDE2', 'HIDE3', 'HIDE4']);
     // What is a form of its own needs no mark.

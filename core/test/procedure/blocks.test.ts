@@ -32,6 +32,19 @@ it('steps of one place and one part stand together, with their numbers and what 
   ]);
 });
 
+it('another part of the work at the same place is a block of its own', () => {
+  const steps = [step(5), step(5, 'names'), step(5, 'names')];
+  const found = sheetBlocks(
+    { steps } as unknown as Sheet,
+    { windowsMs: [], screens: [] } as unknown as Proof,
+    [],
+  );
+  expect(found.map((block) => [block.part, block.steps.length])).toEqual([
+    ['work', 1],
+    ['names', 2],
+  ]);
+});
+
 it('the least time between two keys is told where it is short, whichever step it is of', () => {
   const times = (...ms: (number | undefined)[]) => blocks(ms).map(({ windowS }) => windowS);
   expect(times(5000, 3000, 8000)).toEqual([3, 8, undefined, undefined]);

@@ -40,6 +40,8 @@ describe('fewest presses', () => {
   it('places 1, 2, 3 and 15 of sixteen from 0: back to 15 first, then on to 3, five presses by hand', () => {
     const keys = { up: 'u', down: 'd' };
     expect(visitOrder([1, 2, 3, 15], 0, 16, keys)).toEqual([15, 1, 2, 3]);
+    // As many either way round: the wheel's own order.
+    expect(visitOrder([15, 1], 0, 16, keys)).toEqual([1, 15]);
     for (const place of [16, -1, 0.5]) {
       expect(() => turnWheel(place, 0, 16, keys)).toThrow(RangeError);
       expect(() => turnWheel(0, place, 16, keys)).toThrow(RangeError);
