@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { countThere } from '@umbrex/core/evidence';
+import { awayOf, countThere } from '@umbrex/core/evidence';
 import type { Channel, Plan, Unit } from '@umbrex/core/model';
 import { toTryOf } from '@umbrex/core/verify';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -401,10 +401,7 @@ describe('what was seen of sets', () => {
       const dealt = await waysOf(now, { setIds: [unitId], masterIds: [], standMin: 5 });
       const one = rollout?.rows.find(named);
       const kind = draft.board.kinds.find(({ unitIds }) => unitIds.includes(unitId));
-      const column = countThere(
-        kind?.unitIds ?? [],
-        draft.units.map(({ unit }) => unit),
-      );
+      const column = countThere(kind?.unitIds ?? [], awayOf(draft.units.map(({ unit }) => unit)));
       return {
         column: [column.there, column.away],
         standing: one?.standing,

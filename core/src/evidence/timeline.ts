@@ -126,13 +126,17 @@ export function conditionOf({ timeline }: Pick<Unit, 'timeline'>): {
 /** Whether a set is there and works: of one that is lost or broken nothing is asked until it is found or mended. */
 export const isThere = (unit: Pick<Unit, 'timeline'>): boolean => conditionOf(unit).is === 'well';
 
-/** How many of some sets are there, and how many are lost or broken. */
+/** The sets of a fleet that are lost or broken, by id. */
+export function awayOf(units: readonly Pick<Unit, 'id' | 'timeline'>[]): ReadonlySet<string> {
+  return new Set(units.flatMap((unit) => (isThere(unit) ? [] : [unit.id])));
+}
+
+/** How many of some sets are there, and how many are lost or broken. @param gone those of the fleet that are */
 export function countThere(
   unitIds: readonly string[],
-  units: readonly Pick<Unit, 'id' | 'timeline'>[],
+  gone: ReadonlySet<string>,
 ): { readonly there: number; readonly away: number } {
-  const ids = new Set(unitIds);
-  const away = units.filter((unit) => ids.has(unit.id) && !isThere(unit)).length;
+  const away = unitIds.filter((id) => gone.has(id)).length;
   return { there: unitIds.length - away, away };
 }
 

@@ -40,10 +40,13 @@ export function stop(
   return undefined;
 }
 
-/** Whether a line names a tone that opens something, or one that is sent and one that is heard: so one does at a repeater. */
-export function isOfRepeater({ tones, opens }: Collected): boolean {
+/**
+ * Whether a line names a tone that opens something, or one that is sent and one that is heard: so one does at a repeater. Not where it says
+ * that it goes from set to set.
+ */
+export function isOfRepeater({ tones, opens, direct }: Collected): boolean {
   const directions = new Set(tones.map(({ direction }) => direction));
-  return opens || (directions.has('send') && directions.has('hear'));
+  return !direct && (opens || (directions.has('send') && directions.has('hear')));
 }
 
 /** A channel of a table as a pair: only listened to where nobody here, or only an authorised station, may transmit. */

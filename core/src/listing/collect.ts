@@ -23,6 +23,7 @@ import {
   encodeOnly,
   forbidding,
   isForbidden,
+  isWhere,
   leadsToValue,
   letterBefore,
   noRepeater,
@@ -303,7 +304,7 @@ function takeDirection(state: State, token: Token, i: number): boolean {
     return true;
   }
   const direction = isHeard ? 'hear' : DIRECTION_WORDS[token.lower];
-  if (!direction) return false;
+  if (!direction || isWhere(tokens, i)) return false;
   // Which of the two it means is asked, or the table of the pair knows.
   if (isBetweenTwo(state, i)) return true;
   const isInput = INPUT_WORDS.has(token.lower);

@@ -49,7 +49,7 @@ export function nameOf(got: Collected, questions: Question[]): string {
       const [first, last] = r > 0 ? [run[0], run.at(-1)] : [doubtful[0], doubtful.at(-1)];
       if (first && last) questions.push(leftOver(line, first.token.start, last.token.end));
     }
-    const left = run.filter((one) => !doubtful.includes(one)).map(({ token }) => token.text);
+    const left = asWritten(run.filter((one) => !doubtful.includes(one)));
     // A name begins with a capital letter here, and this does not: it is something that somebody says of it.
     const isRemark =
       /^\p{Lu}/u.test(parts[0] ?? '') &&
@@ -73,6 +73,19 @@ function withoutJoints(run: readonly Left[], placeStart: number): readonly Left[
   const joints = isBefore ? LEADING_WORDS : PLACING_WORDS;
   const last = run.findLastIndex(({ token }) => token.quoted || !joints.has(token.text));
   return run.slice(0, last + 1);
+}
+
+/** The words of a run, those that were written as one in one: `UHF2`. */
+function asWritten(run: readonly Left[]): string[] {
+  const words: string[] = [];
+  run.forEach(({ token }, i) => {
+    const last = words.at(-1);
+    const before = run[i - 1]?.token;
+    if (last !== undefined && before && !before.quoted && before.end === token.start)
+      words[words.length - 1] = last + token.text;
+    else words.push(token.text);
+  });
+  return words;
 }
 
 /** Says that words are kept in the note, and offers them for the name. */

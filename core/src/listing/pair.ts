@@ -107,7 +107,7 @@ function fromNumber(asked: Asked): Pair | undefined {
   if (!plain && !pair) return noSuchChannel(asked, service, about);
   const wantsPair = got.repeater || got.offsetHz !== undefined;
   if (wantsPair && !pair) return stop(asked, 'no-repeater-here', about);
-  if (!wantsPair && plain && pair && !got.direct && isOfRepeater(got))
+  if (!wantsPair && plain && pair && isOfRepeater(got))
     return stop(asked, 'direct-or-repeater', about, [
       ['rpt', `${got.line} rpt`],
       ['direct', `${got.line} direct`],

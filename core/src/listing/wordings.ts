@@ -37,6 +37,13 @@ export function sendingOff({ got, tokens }: State, i: number): number {
   return 2;
 }
 
+/** `67.0 in the valley`, `in Kelp valley`: where it is, and no way. */
+export const isWhere = (tokens: readonly Token[], i: number): boolean => {
+  const next = tokens[i + 1];
+  const isPlace = /^(the|a|an|our|my|this|that|town|range)$|^\p{Lu}\p{Ll}/u.test(next?.text ?? '');
+  return tokens[i]?.lower === 'in' && isPlace && !isKnown(next?.lower ?? '');
+};
+
 /** Whether a word says something of a way, a tone or a repeater, which is read where it stands. */
 const isKnown = (word: string): boolean =>
   DIRECTION_WORDS[word] !== undefined ||

@@ -319,6 +319,13 @@ const LINES: readonly DecidedLine[] = [
   ['AU', 'VHF marine 67', [156.375,null,'off','off']],
   ['AU', '27.88 MHz marine', 'ask'],
   ['AU', 'CB 27 MHz ch 8', 'ask'],
+  // Where a word for a way is of a place, or the line says that it is direct.
+  ['US', '146.94 simplex 103.5 access', [146.94,146.94,'103.5','off']],
+  ['US', '146.94 simplex tx 103.5 rx 88.5', [146.94,146.94,'103.5','88.5']],
+  ['US', 'Quarry 462.725 direct 103.5 to get in', [462.725,462.725,'103.5','103.5']],
+  ['US', 'Quarry 462.725 67.0 in the valley', 'ask'],
+  ['US', 'Quarry 462.725 in Kelp valley', 'ask'],
+  ['US', 'Quarry 462.725 67.0 in', [462.725,467.725,'67.0','off']],
 ];
 
 describe('lines out of messages and mails', () => {
@@ -336,7 +343,8 @@ describe('lines out of messages and mails', () => {
   it.each([
     ['Quarry 462.725+ 103.5 HI power', 'Quarry', 'HI power'],
     ['Quarry 462.725+ 103.5 35 W', 'Quarry', '35 W'],
-    ['UHF2 462.675 rptr 141.3', 'UHF 2', ''],
+    ['UHF2 462.675 rptr 141.3', 'UHF2', ''],
+    ['UHF 2 462.675 rptr 141.3', 'UHF 2', ''],
     ['Kelp Knoll 147.39 Mc +', undefined, undefined],
   ])('%s is called %s, with the note %s', (line, name, note) => {
     const { channel, questions } = readLine(line);

@@ -23,9 +23,12 @@ export const awayText = (sets: number): string =>
     ? ''
     : ` ${counted(sets, 'set')} ${sets === 1 ? 'is' : 'are'} lost or broken, and not counted: nothing is asked of ${sets === 1 ? 'it' : 'them'} until ${sets === 1 ? 'it is' : 'they are'} found or mended.`;
 
+/** `, 1 lost or broken`, behind how many are there; nothing of none. */
+export const besidesAway = (away: number): string => (away === 0 ? '' : `, ${away} lost or broken`);
+
 /** `11 sets, 1 lost or broken` */
 export const setsThere = ({ there, away }: { there: number; away: number }): string =>
-  `${counted(there, 'set')}${away === 0 ? '' : `, ${away} lost or broken`}`;
+  `${counted(there, 'set')}${besidesAway(away)}`;
 
 /** What is said of one set besides. */
 export function standingNote(standing: Standing): string {

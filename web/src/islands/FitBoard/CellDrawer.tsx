@@ -1,4 +1,4 @@
-import { countThere } from '@umbrex/core/evidence';
+import { awayOf, countThere } from '@umbrex/core/evidence';
 import { type Board, type BoardKind, carriedBy, type Verdict, withCarried } from '@umbrex/core/fit';
 import { type Channel, headOf, wantedReceiveTone } from '@umbrex/core/model';
 import { mhzText } from '@umbrex/core/units';
@@ -125,10 +125,11 @@ function splitText(
   channelId: string,
 ): string | null {
   const alike = kinds.filter((kind) => kind.descriptionId === descriptionId);
+  const gone = awayOf(units);
   const counts = new Map<string, number>();
   for (const { cells, unitIds } of alike) {
     const verdict = cells.find((cell) => cell.channelId === channelId)?.verdict ?? 'unknown';
-    const { there } = countThere(unitIds, units);
+    const { there } = countThere(unitIds, gone);
     if (there > 0) counts.set(DOES[verdict], (counts.get(DOES[verdict]) ?? 0) + there);
   }
   if (counts.size < 2) return null;

@@ -1,6 +1,6 @@
 import { useStore } from '@nanostores/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { countThere } from '@umbrex/core/evidence';
+import { awayOf, countThere } from '@umbrex/core/evidence';
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel, Unit } from '@umbrex/core/model';
 import {
@@ -12,7 +12,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import { setsThere } from '../../messages/rollout';
+import { besidesAway, setsThere } from '../../messages/rollout';
 import { VERDICTS } from '../../messages/verdicts';
 import { $desk, type DeskState, startDesk } from '../desk/deskStore';
 
@@ -61,18 +61,20 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   /** Whether another place or name counts as a difference too, or only what the two can do. */
   const [placesToo, setPlacesToo] = useState(false);
 
+  const gone = useMemo(() => awayOf(units), [units]);
+
   const allColumns = useMemo(() => {
     const byUnit = new Map(units.map((unit) => [unit.id, unit]));
     return board.kinds.flatMap((kind): Column[] => {
       const cells = new Map(kind.cells.map((cell) => [cell.channelId, cell]));
-      const { there, away } = countThere(kind.unitIds, units);
+      const { there, away } = countThere(kind.unitIds, gone);
       if (!opened.has(kind.key))
         return [
           {
             key: kind.key,
             kindKey: kind.key,
             title: kind.title,
-            under: `× ${there}${away === 0 ? '' : `, ${away} lost or broken`}`,
+            under: `× ${there}${besidesAway(away)}`,
             unit: null,
             cells,
             of: setsThere({ there, away }),
@@ -95,7 +97,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
           : [];
       });
     });
-  }, [board, units, opened]);
+  }, [board, units, gone, opened]);
 
   // Two devices side by side: only they, and only where they are not alike. One that is gone is no longer compared.
   const compared = useMemo(
@@ -201,22 +203,11 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
   const counts = useMemo(() => {
     const sums: Record<Verdict, number> = { full: 0, adapted: 0, listen: 0, no: 0, unknown: 0, apart: 0 };
     for (const kind of board.kinds) {
-      const { there } = countThere(kind.unitIds, units);
+      const { there } = countThere(kind.unitIds, gone);
       for (const cell of kind.cells) sums[cell.verdict] += there;
     }
     return sums;
-  }, [board, units]);
-
-  const fleet = useMemo(
-    () =>
-      setsThere(
-        countThere(
-          units.map(({ id }) => id),
-          units,
-        ),
-      ),
-    [units],
-  );
+  }, [board, gone]);
 
   return {
     desk,
@@ -238,7 +229,7 @@ export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partia
     only,
     toggleVerdict,
     counts,
-    fleet,
+    fleet: setsThere({ there: units.length - gone.size, away: gone.size }),
     lines,
     scroller,
     virtual,

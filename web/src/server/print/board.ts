@@ -1,4 +1,4 @@
-import { countThere } from '@umbrex/core/evidence';
+import { awayOf, countThere } from '@umbrex/core/evidence';
 import type { Board, Cell } from '@umbrex/core/fit';
 import type { Plan, Unit } from '@umbrex/core/model';
 import type { Content, TableCell } from 'pdfmake/interfaces';
@@ -28,6 +28,7 @@ export function fitBoardPaper(
   units: readonly Unit[],
   size: Size,
 ): Promise<Uint8Array<ArrayBuffer>> {
+  const gone = awayOf(units);
   const numbered = kinds.map((kind, i) => ({
     ...kind,
     n: i + 1,
@@ -56,7 +57,7 @@ export function fitBoardPaper(
             stack: part
               .filter((_, i) => i % 3 === third)
               .map(({ n, title, unitIds }) =>
-                small(`${n}  ${title}, ${setsThere(countThere(unitIds, units))}`),
+                small(`${n}  ${title}, ${setsThere(countThere(unitIds, gone))}`),
               ),
           })),
         },
