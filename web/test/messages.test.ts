@@ -18,7 +18,7 @@ import { trialText } from '../src/messages/alerts';
 import { contentBrief, scanBrief } from '../src/messages/contents';
 import { editText } from '../src/messages/edits';
 import { findingText } from '../src/messages/findings';
-import { claimOf, nothingToChange } from '../src/messages/sheetWords';
+import { claimOf, nothingToChange, overwrittenText } from '../src/messages/sheetWords';
 import { WAY_TEXT } from '../src/messages/ways';
 
 const read = (name: string) =>
@@ -239,4 +239,18 @@ describe('what an edit was', () => {
       'deleted the kind of device “Old”',
     );
   });
+});
+
+describe('what a sheet overwrites', () => {
+  const looked = { what: 'read', on: '2026-11-24' } as never;
+  const left = { what: 'unknown', on: 'unknown' } as never;
+  it.each([
+    [looked, 1, 0, 'One place that holds something now, as it was read on '],
+    [left, 3, 0, '3 places that hold something now, as it was left.'],
+    [left, 1, 1, '1 place. Nobody has looked at it: '],
+    [left, 3, 3, '3 places. Nobody has looked at them: '],
+    [left, 3, 1, '3 places. Nobody has looked at 1 of them: '],
+  ])('%o, %i places, %i of them unseen', (holds, going, unseen, begins) =>
+    expect(overwrittenText(holds, going, unseen).startsWith(begins)).toBe(true),
+  );
 });

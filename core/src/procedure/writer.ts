@@ -220,7 +220,7 @@ export class Writer {
         const before = about.before[about.field];
         const digits = shown(about.to[about.field]);
         if (digits === '') this.isStuck('no-recipe', about);
-        this.wheelEach(step, about, DIGITS, before === undefined ? undefined : shown(before), digits);
+        else this.wheelEach(step, about, DIGITS, before === undefined ? undefined : shown(before), digits);
         break;
       }
       default:

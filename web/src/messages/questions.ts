@@ -36,7 +36,8 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
   'pair-does-not-match': () =>
     'The channel number, the frequency and the offset do not belong together. Take one of them out.',
   'direct-or-repeater': () => 'Direct is taken. Is it a repeater?',
-  'repeater-by-direction': () => 'A repeater is taken, since you wrote in and out.',
+  'repeater-by-direction': () =>
+    'A repeater is taken, since you wrote a tone that opens it, or one each way.',
   'input-tone-unknown': () => 'Which tone opens it? Nobody knows until you write it; it stays unknown.',
   'output-tone-unknown': () => 'No output tone is given, so the receive tone stays off: you hear everyone.',
   'whose-unknown': (about) =>

@@ -19,6 +19,7 @@ import type { Readiness, SendsInstead } from '@umbrex/core/readiness';
 import { mhzText } from '@umbrex/core/units';
 import type { confidenceText } from './confidence';
 import { contentBrief, scanBrief } from './contents';
+import { dayText } from './days';
 import { findingText } from './findings';
 import { secondsText } from './keys';
 import { counted, listOf } from './labels';
@@ -129,6 +130,17 @@ export function sendsInsteadLines(
       : []),
     ...(shared.length > 0 ? [`Listen first where one place is two channels: ${shared.join('; ')}.`] : []),
   ];
+}
+
+/** What goes when a sheet is done: so many places hold something, or nobody has looked at so many of them. */
+export function overwrittenText(holds: Unit['holds'], going: number, unseen: number): string {
+  if (unseen === 0) {
+    const since = holds.on === 'unknown' ? '' : ` on ${dayText(holds.on)}`;
+    const places = going === 1 ? 'One place that holds' : `${going} places that hold`;
+    return `${places} something now, as it was ${holds.what === 'read' ? 'read' : 'left'}${since}.`;
+  }
+  const which = unseen < going ? `${unseen} of them` : going === 1 ? 'it' : 'them';
+  return `${counted(going, 'place')}. Nobody has looked at ${which}: whatever stands there goes. If something must stay, look first and write it down here.`;
 }
 
 export const LOST = 'Lost? Do this, whatever the set shows';

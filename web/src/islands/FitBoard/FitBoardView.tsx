@@ -164,7 +164,7 @@ function Head({
       <div>
         <h1 className="text-xl font-bold">Fit board</h1>
         <p className="muted text-plain">
-          {counted(plan.channels.length, 'channel')} on {fleet} in {counted(columns.length, 'column')}
+          {counted(plan.channels.length, 'channel')} in {counted(columns.length, 'column')} for {fleet}
           {desk.computing && ', computing…'}
         </p>
       </div>

@@ -1,14 +1,13 @@
 import { type CardSlot, type CopyOffer, drawn } from '@umbrex/core/procedure';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { contentBrief } from '../../messages/contents';
-import { dayText } from '../../messages/days';
-import { counted } from '../../messages/labels';
 import {
   ableToSendLines,
   beforeLines,
   copyText,
   hazardLines,
   LOST,
+  overwrittenText,
   readBackColumns,
   screenText,
   sendsInsteadLines,
@@ -90,11 +89,7 @@ export function overwritten({ unit, readiness, unseen }: SheetData): Content[] {
   if (going.length === 0) return [];
   return [
     heading('What will be overwritten', 2),
-    plain(
-      unseen.length === 0
-        ? `${counted(going.length, 'place')} that hold something now${unit.holds.on === 'unknown' ? '' : `, as of ${dayText(unit.holds.on)}`}.`
-        : `${counted(going.length, 'place')}. Nobody has looked at ${unseen.length === going.length ? 'them' : `${unseen.length} of them`}: whatever stands there goes. If something must stay, look first and write it down here.`,
-    ),
+    plain(overwrittenText(unit.holds, going.length, unseen.length)),
     // Of what nobody has looked at paper says how many; its steps name each.
     {
       fontSize: 8.5,
