@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, open, planPath, test } from './support';
 
 test('numbers are worked out with their proof, held fast at a price, taken, and the board follows', async ({
@@ -84,4 +85,28 @@ test('groups are kept in a row by a solver in a worker of its own, which can be 
   expect(Math.max(...numbers) - Math.min(...numbers)).toBeLessThan(written.length);
   await page.getByRole('checkbox', { name: 'Direct' }).uncheck();
   await expect(page.getByText('proven: no other numbering has more')).toBeVisible();
+});
+
+test('a set that is lost counts for the numbers as before, and the page says so', async ({ page }) => {
+  const path = await planPath(page);
+  const id = randomUUID();
+  const unit = {
+    id,
+    descriptionId: 'guided-handheld',
+    nickname: 'Stray',
+    holder: '',
+    serial: '',
+    firmware: '1.06',
+  };
+  expect((await page.request.post('/api/units', { data: { value: unit } })).status()).toBe(201);
+  await open(page, `${path}/numbers`);
+  await expect(page.getByText('lost or broken')).toHaveCount(0);
+  const found = page.getByRole('row', { name: /Kelp Stairs/ }).getByText(/\d+ of \d+/);
+  const before = await found.textContent();
+  const seen = { what: 'condition', is: 'lost', day: '2026-11-20', note: '' };
+  const lost = await page.request.post(`/api${path}/seen`, { data: { sets: [{ id, version: 1 }], seen } });
+  expect(lost.status()).toBe(201);
+  await open(page, `${path}/numbers`);
+  await expect(page.getByText(/^1 set is lost or broken; it counts as before/)).toBeVisible();
+  await expect(found).toHaveText(before ?? '');
 });

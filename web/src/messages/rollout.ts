@@ -23,6 +23,10 @@ export const awayText = (sets: number): string =>
     ? ''
     : ` ${counted(sets, 'set')} ${sets === 1 ? 'is' : 'are'} lost or broken, and not counted: nothing is asked of ${sets === 1 ? 'it' : 'them'} until ${sets === 1 ? 'it is' : 'they are'} found or mended.`;
 
+/** What is said of them where they are counted all the same: numbers must not move when a set is lost, and again when it is found. */
+export const awayCounted = (sets: number): string =>
+  `${counted(sets, 'set')} ${sets === 1 ? 'is' : 'are'} lost or broken; ${sets === 1 ? 'it counts' : 'they count'} as before, so that no number moves when a set is lost or found.`;
+
 /** `, 1 lost or broken`, behind how many are there; nothing of none. */
 export const besidesAway = (away: number): string => (away === 0 ? '' : `, ${away} lost or broken`);
 

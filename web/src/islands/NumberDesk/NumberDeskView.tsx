@@ -1,6 +1,7 @@
 import { Pin } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { counted } from '../../messages/labels';
+import { awayCounted } from '../../messages/rollout';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { ResultTable } from '../desk/ResultTable';
 import type { useNumberDesk } from './useNumberDesk';
@@ -9,7 +10,8 @@ type Props = ReturnType<typeof useNumberDesk>;
 
 /** One number for each channel across the fleet: what it is, who finds the channel there, what holding it fast costs. */
 export function NumberDeskView(props: Props) {
-  const { result, failed, groups, sets, isNumbered, isSaved, mayEdit, take, forget, channelName } = props;
+  const { result, failed, groups, sets, away, isNumbered, isSaved, mayEdit, take, forget, channelName } =
+    props;
   return (
     <div className="max-w-5xl px-5 py-4 max-md:px-3">
       <h1 className="text-xl font-bold">Numbers</h1>
@@ -29,6 +31,7 @@ export function NumberDeskView(props: Props) {
         {!result && 'Working out…'}
         {result && sets > 0 && <Sum result={result} kept={props.kept} />}
       </p>
+      {away > 0 && <p className="muted mb-3 max-w-prose">{awayCounted(away)}</p>}
       {mayEdit && sets > 0 && <InRow {...props} />}
       {result?.findings.map(({ code, channelId, number }) => (
         <p key={channelId} className="finding mb-2" data-severity="warning">

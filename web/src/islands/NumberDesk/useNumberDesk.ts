@@ -1,4 +1,5 @@
 import { useStore } from '@nanostores/react';
+import { awayOf } from '@umbrex/core/evidence';
 import { type Numbering, numberingWishes, numbersOf, type TogetherNumbering } from '@umbrex/core/fit';
 import { headOf, type Plan } from '@umbrex/core/model';
 import { useEffect, useRef, useState } from 'react';
@@ -127,6 +128,7 @@ export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
     failed,
     groups: groups.filter(({ rows }) => rows.length > 0),
     sets: units.length,
+    away: awayOf(units).size,
     kindTitle,
     others,
     channelName: new Map(plan.channels.map(({ id, name }) => [id, name])),
