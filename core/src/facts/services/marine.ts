@@ -4,9 +4,10 @@ import type { ServiceTable } from './service';
  * Marine VHF in US waters. Source: 47 CFR 80.373 and the US channel list; frequencies follow ITU Radio Regulations Appendix 18.
  * From memory; the tests derive each ship frequency from the Appendix 18 raster. Power 25 W, 1 W on the bridge channels
  * (47 CFR 80.215).
- * Columns: US number, the four-digit number of newer lists, ship frequency, coast frequency for duplex, use, watts.
+ * Columns: US number, the four-digit number of newer lists, ship frequency, coast frequency for duplex, use, watts (none where ships only
+ * listen).
  */
-type Row = readonly [string, string | null, number, number | null, string, number];
+type Row = readonly [string, string | null, number, number | null, string, number | null];
 
 // biome-ignore format: in the order of the list
 const ROWS: readonly Row[] = [
@@ -22,7 +23,7 @@ const ROWS: readonly Row[] = [
   ['12', null, 156_600_000, null, 'port operations', 25],
   ['13', null, 156_650_000, null, 'bridge to bridge', 1],
   ['14', null, 156_700_000, null, 'port operations', 25],
-  ['15', null, 156_750_000, null, 'environmental, receive only', 1],
+  ['15', null, 156_750_000, null, 'environmental, receive only', null],
   ['16', null, 156_800_000, null, 'distress, safety and calling', 25],
   ['17', null, 156_850_000, null, 'state control', 1],
   ['18A', '1018', 156_900_000, null, 'commercial', 25],
@@ -81,8 +82,6 @@ const OFFICIAL: Readonly<Record<string, string>> = {
   'coast guard': 'the coast guard',
   'state control': 'state control',
 };
-/** Ships only listen there. */
-const LISTEN: readonly string[] = ['15'];
 
 /** The table of marine VHF. */
 export const MARINE: ServiceTable = {
@@ -106,9 +105,9 @@ export const MARINE: ServiceTable = {
     pair: coast !== null,
     name: `Marine ${number} ${use}`.slice(0, 40),
     receiveHz: coast ?? ship,
-    transmitHz: LISTEN.includes(number) ? null : ship,
-    maxPowerW: LISTEN.includes(number) ? null : watts,
-    powerBasis: LISTEN.includes(number) ? null : 'transmitter',
+    transmitHz: watts === null ? null : ship,
+    maxPowerW: watts,
+    powerBasis: watts === null ? null : 'transmitter',
     bandwidthHz: 25_000,
     noTones: true,
     neverTest: NEVER_TEST.includes(number),
