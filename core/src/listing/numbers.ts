@@ -99,7 +99,7 @@ export function takeSigned({ got, tokens }: State, i: number, sign: '+' | '-'): 
 /** Whether a word is a figure or says something of one, so that a sign before it is a sign. */
 function isAboutValue({ text, lower }: Token): boolean {
   return (
-    /^[\d+-]/.test(text) ||
+    /^([\d+-]|\.\d)/.test(text) ||
     looksLikeTone(text) ||
     TONE_WORDS[lower] !== undefined ||
     DIRECTION_WORDS[lower] !== undefined ||

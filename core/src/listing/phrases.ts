@@ -64,8 +64,8 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
       got.notes.push('off air');
       return true;
     case 'split':
-      // `split 158.355`: the frequency that follows is the one our sets send on.
-      state.direction = 'send';
+      // `split 158.355`: the frequency that follows is the one our sets send on; `+5 MHz split` is said already.
+      if (got.offsetHz === undefined) state.direction = 'send';
       return true;
     case 'number':
       if (!nearValue(tokens, i + words)) return false;

@@ -1,3 +1,4 @@
+import { usualShiftIn } from '../facts/index';
 import { askInstead, type State } from './collected';
 import { beforeUnit, directLast, isFrequency, nearValue } from './nearby';
 import { takeSigned } from './numbers';
@@ -130,7 +131,7 @@ export function encodeOnly(state: State, i: number): number {
 const USUAL_KHZ = /^(600|1600|5000|7600|9400)$/;
 
 /** `600 kHz down`, `shift 5 MHz up`: an offset in words. Answers the words used, or 0. */
-export function offsetInWords({ got, tokens }: State, i: number): number {
+export function offsetInWords({ got, tokens, country }: State, i: number): number {
   if (got.frequencies.length === 0 && !got.channel) return 0;
   const from = /^(offset|shift|split|ablage)$/.test(tokens[i]?.lower ?? '') ? 1 : 0;
   const said = tokens.slice(i + from, i + from + 3);
@@ -146,9 +147,17 @@ export function offsetInWords({ got, tokens }: State, i: number): number {
     got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
     return from + 2;
   }
-  // `down 600`
-  if (!isSize && before && behind && /^(up|down)$/.test(before.lower) && USUAL_KHZ.test(behind.text)) {
-    got.offsetHz = (before.lower === 'up' ? 1 : -1) * Number(behind.text) * 1000;
+  // `down 600`, and `up 5` where 5 MHz is usual
+  const [place] = got.frequencies;
+  const usualMHz = place ? Math.abs(usualShiftIn(country, place.hz)) / 1e6 : 0;
+  const perHz = USUAL_KHZ.test(behind?.text ?? '')
+    ? 1e3
+    : usualMHz > 0 && behind?.text === `${usualMHz}`
+      ? 1e6
+      : 0;
+  const isFar = /^(mi|miles?|km|m)$/.test(tokens[i + from + 2]?.lower ?? '');
+  if (!isSize && before && behind && /^(up|down)$/.test(before.lower) && perHz > 0 && !isFar) {
+    got.offsetHz = (before.lower === 'up' ? 1 : -1) * Number(behind.text) * perHz;
     got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
     return from + 2;
   }

@@ -143,8 +143,8 @@ describe('who may send in a service, and how (the rule that stands beside each)'
       frs: 'frs',
       murs: 'murs',
       marine: 'marine vhf',
-      'marine-eu': 'marine vhf',
-      'marine-au': 'marine vhf',
+      'marine-eu': 'marine vhf ukw',
+      'marine-au': 'marine vhf ukw',
       airband: 'air airband',
       weather: 'wx weather',
       business: 'business',
@@ -250,7 +250,7 @@ describe('services by rule, every column of every row', () => {
         ...(one.reservedFor ? [one.reservedFor] : []),
       ].join(' '),
     );
-  const count = (n: number, of: (n: number) => string, from = 1) =>
+  const count = <T>(n: number, of: (n: number) => T, from = 1): T[] =>
     Array.from({ length: n }, (_, k) => of(from + k));
   // Channels 1 to 22 of both services lie 12.5 kHz apart in three rows.
   const shared = (n: number) =>
@@ -312,7 +312,7 @@ describe('services by rule, every column of every row', () => {
     expect(row('uhf-cb-au')).toEqual([
       ...count(80, (n) => `${n} ${on(n)} ${sends(n)} ${more(n)}`),
       ...[...count(8, Number), ...count(8, Number, 41)].map(
-        (n) => `${n}R ${on(Number(n))} ${on(Number(n), 0.75)} ${more(Number(n))}`,
+        (n) => `${n}R ${on(n)} ${on(n, 0.75)} ${more(n)}`,
       ),
     ]);
   });

@@ -302,7 +302,7 @@ const LINES: readonly DecidedLine[] = [
   ['EU', 'Hochstein 145.6875 -600 67', 'ask'],
   ['EU', 'Hochstein 145.6875 -600 kHz CTCSS 67 Hz', [145.6875,145.0875,'67.0','off']],
   ['EU', 'Notruf Kanal 16', [446.19375,446.19375,'off','off']],
-  ['EU', 'UKW 16', 'ask'],
+  ['EU', 'UKW 16', [156.8,null,'off','off']],
   ['EU', 'Marine VHF 6', [156.3,null,'off','off']],
   ['EU', 'Jagd PMR 3 DCS 023', [446.03125,446.03125,'D023N','D023N']],
   ['EU', 'Jagd PMR 3 Kanal', [446.03125,446.03125,'off','off']],

@@ -379,7 +379,7 @@ const LINES: readonly DecidedLine[] = [
   ['EU', 'PMR 4 Ton 15', 'ask'],
   ['EU', 'PMR 4 (446.04375) 88.5', [446.04375,446.04375,'88.5','88.5']],
   ['EU', '446.04375 PMR kids', [446.04375,446.04375,'off','off']],
-  ['EU', 'Hafen Kanal 12 UKW', 'ask'],
+  ['EU', 'Hafen Kanal 12 UKW', [156.6,null,'off','off']],
   ['EU', 'Seefunk 16', 'ask'],
   ['AU', 'UHF CB Ch 10 convoy', [476.65,476.65,'off','off']],
   ['AU', 'UHF 10 4WD', [476.65,476.65,'off','off']],

@@ -77,7 +77,7 @@ const APPENDIX_18 = {
   repeaters: false,
   identifyEveryMinutes: null,
   identifyCitation: 'ITU Radio Regulations, article 19',
-  words: ['marine', 'vhf'],
+  words: ['marine', 'vhf', 'ukw'],
   channels: [
     ...[...PAIRS, ...DIRECT]
       .sort((a, b) => a - b)
