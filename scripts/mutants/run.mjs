@@ -1,8 +1,9 @@
 // npm run mutants:all -- core/src/fit core/src/procedure/turns.ts [--cells] [--of 120] [--seed 1] [--seconds 6] [--state /tmp/m.json]
-//   [--tests core/test/fit,…] [--workers 2]:
+//   [--again] [--tests core/test/fit,…] [--workers 2]:
 // changes one thing at a time in core's code (or, with --cells, one cell of its tables of facts) and looks whether a test notices. Says what
 // lived, so that somebody can write the test or say why no test can. Each change is given so many seconds of the tests that come by it,
-// quickest first: what then still lives is gone through again with more. With --state a run goes on where another stopped.
+// quickest first: what then still lives is gone through again with more (--again
+// --seconds 30). With --state a run goes on where another stopped.
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -23,7 +24,7 @@ const [most, seed, seconds] = [
 ];
 const [statePath, workers] = [option('--state', undefined), Number(option('--workers', 2))];
 const within = option('--tests', 'core/test').split(',');
-const areCells = flag('--cells');
+const [areCells, isAgain] = [flag('--cells'), flag('--again')];
 const names = filesOf(
   words.length > 0
     ? words
@@ -47,7 +48,7 @@ const { changes, ...prepared } = areCells
   : await changesOf(names);
 const isSettled = ({ key }) => state[key]?.noticed || state[key]?.seconds >= seconds || state[key]?.why;
 const picked = sample(
-  changes.filter((one) => !isSettled(one)),
+  changes.filter((one) => !isSettled(one) && (!isAgain || state[one.key])),
   most,
 );
 say(
@@ -142,22 +143,29 @@ async function every() {
   if (statePath) writeFileSync(statePath, JSON.stringify(state));
 }
 
-/** The tests for a change, up to so many seconds. */
+/** The tests for a change, up to so many seconds: of each file of tests a few before many of one. */
 function chosenFor({ id, file }) {
   const room = file.replace('core/src', 'core/test').replace(/\.ts$/, '');
   const cost = (test) =>
     (test.ms + 2) /
     (1 + 4 * (kills.get(`${test.file} ${test.at}`) ?? 0)) /
     (test.file.startsWith(room) ? 20 : test.file.startsWith(room.slice(0, room.lastIndexOf('/'))) ? 3 : 1);
-  const all = areCells ? everyTest : (testsOf.get(id) ?? []);
+  const turnOf = new Map();
+  const ranked = (areCells ? everyTest : (testsOf.get(id) ?? []))
+    .map((test) => ({ test, cost: cost(test) }))
+    .sort((a, b) => a.cost - b.cost)
+    .map(({ test, cost: own }) => {
+      const turn = turnOf.get(test.file) ?? 0;
+      turnOf.set(test.file, turn + 1);
+      return { test, rank: own * (1 + turn / 4) };
+    })
+    .sort((a, b) => a.rank - b.rank);
   let left = seconds * 1000;
-  return [...all]
-    .sort((a, b) => cost(a) - cost(b))
-    .filter(({ ms }) => {
-      if (ms > left) return false;
-      left -= ms;
-      return true;
-    });
+  return ranked.flatMap(({ test }) => {
+    if (test.ms > left) return [];
+    left -= test.ms;
+    return [test];
+  });
 }
 
 /** Says at once what lived: a long run may be stopped. */
