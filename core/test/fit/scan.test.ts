@@ -89,6 +89,16 @@ describe('what a scan does with each channel', () => {
       [true, true],
       [true, true],
     ]);
+    // Whose mark it does not have is told so, and nobody where all want the same, or where the set has no marks.
+    const differs = (of: string, channels: Channel[]) =>
+      fitPlan(plan(channels), fitDevice(shipped(of))).cells.map(({ findings }) =>
+        findings.filter(({ code }) => code === 'scan-differs'),
+      );
+    const note = [{ code: 'scan-differs', severity: 'note', wanted: 'out' }];
+    const still = channel('Still', 462.5625, 462.5625, { scan: 'out', ...fixed });
+    expect(differs('plain-handheld', [quiet, busy])).toEqual([note, []]);
+    expect(differs('plain-handheld', [quiet, still])).toEqual([[], []]);
+    expect(differs('pocket-radio', [quiet, busy])).toEqual([[], []]);
   });
   it('says so where a mark cannot be changed, or the set has none', () => {
     const pair = (scan: Channel['scan']) =>
