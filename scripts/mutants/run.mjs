@@ -1,9 +1,9 @@
-// npm run mutants:all -- core/src/fit core/src/procedure/turns.ts [--cells] [--of 120] [--seed 1] [--seconds 6] [--state /tmp/m.json]
+// npm run mutants:all -- core/src/fit core/src/procedure/turns.ts [--cells] [--of 120] [--seed 1] [--seconds 3] [--state /tmp/m.json]
 //   [--again] [--tests core/test/fit,…] [--workers 2]:
 // changes one thing at a time in core's code (or, with --cells, one cell of its tables of facts) and looks whether a test notices. Says what
 // lived, so that somebody can write the test or say why no test can. Each change is given so many seconds of the tests that come by it,
-// quickest first: what then still lives is gone through again with more (--again
-// --seconds 30). With --state a run goes on where another stopped.
+// quickest first: what then still lives is gone through again with more (--again --seconds 30). With --state a run goes on where another
+// stopped; cells are called by their place in the file and take a minute, so they keep none.
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -20,11 +20,12 @@ const flag = (name) => words.includes(name) && words.splice(words.indexOf(name),
 const [most, seed, seconds] = [
   Number(option('--of', Infinity)),
   Number(option('--seed', 1)),
-  Number(option('--seconds', 6)),
+  Number(option('--seconds', 3)),
 ];
 const [statePath, workers] = [option('--state', undefined), Number(option('--workers', 2))];
 const within = option('--tests', 'core/test').split(',');
 const [areCells, isAgain] = [flag('--cells'), flag('--again')];
+if (areCells && statePath) fail('Cells keep no state.');
 const names = filesOf(
   words.length > 0
     ? words
@@ -46,7 +47,7 @@ const state =
 const { changes, ...prepared } = areCells
   ? { changes: cellsOf(names), covering: {}, switched: {}, counted: [] }
   : await changesOf(names);
-const isSettled = ({ key }) => state[key]?.noticed || state[key]?.seconds >= seconds || state[key]?.why;
+const isSettled = ({ key }) => state[key]?.noticed || state[key]?.seconds >= seconds;
 const picked = sample(
   changes.filter((one) => !isSettled(one) && (!isAgain || state[one.key])),
   most,
@@ -69,7 +70,6 @@ const everyTest = [];
 await look();
 const kills = new Map();
 let noticed = 0;
-const lived = [];
 await every();
 const done = Object.values(state).filter((one) => one.noticed).length;
 say(
@@ -170,7 +170,6 @@ function chosenFor({ id, file }) {
 
 /** Says at once what lived: a long run may be stopped. */
 function tellLived(change, tests) {
-  lived.push(change);
   const { file, line, mutatorName, from, to } = change;
   const short = (text) => text.replaceAll(/\s+/g, ' ').slice(0, 80);
   say(`lived  ${file}:${line}  ${mutatorName}  ${short(from)}  =>  ${short(to)}  (${tests} tests)`);

@@ -69,7 +69,9 @@ async function look({ id, file, text, runs, hitLimit }) {
         }
       }
       const test = tests.get(testFile)[at];
-      const wrong = test ? await wrongIn(test.run) : 'the test is no longer there';
+      // A change may leave fewer rows to a test that goes through a list: that alone fails nothing.
+      if (!test) continue;
+      const wrong = await wrongIn(test.run);
       if (wrong !== undefined)
         return {
           id,

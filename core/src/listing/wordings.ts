@@ -130,34 +130,35 @@ export function encodeOnly(state: State, i: number): number {
 /** Usual shifts in kilohertz, which are neither a tone nor a code. */
 const USUAL_KHZ = /^(600|1600|5000|7600|9400)$/;
 
+/** The size of an offset that has no unit, in hertz; 0 where it may be something else: `up 5 floors`. */
+function bareSizeHz({ got, country }: State, size: Token | undefined, after: Token | undefined): number {
+  if (!size || /^(k?hz|k)$/.test(after?.lower ?? '')) return 0;
+  // `down .6`: with figures behind the point, and lower than tones are, it is megahertz.
+  if (/^\d?\.\d{1,3}$/.test(size.text)) return Math.round(Number(size.text) * 1e6);
+  const isCounted = /^\p{L}+$/u.test(after?.text ?? '') && !/^\p{Lu}\p{Ll}/u.test(after?.text ?? '');
+  if (isCounted && !isKnown(after?.lower ?? '') && !GOES_ON.test(after?.lower ?? '')) return 0;
+  if (USUAL_KHZ.test(size.text)) return Number(size.text) * 1e3;
+  // `up 5` where 5 MHz is usual
+  const [place] = got.frequencies;
+  const usualHz = place ? Math.abs(usualShiftIn(country, place.hz)) : 0;
+  return usualHz > 0 && size.text === `${usualHz / 1e6}` ? usualHz : 0;
+}
+/** Words that go on with something else behind a size. */
+const GOES_ON = /^(with|and|open|closed|private|narrow|wide|no|on|for|at|via|from)$/;
+
 /** `600 kHz down`, `shift 5 MHz up`: an offset in words. Answers the words used, or 0. */
-export function offsetInWords({ got, tokens, country }: State, i: number): number {
+export function offsetInWords(state: State, i: number): number {
+  const { got, tokens } = state;
   if (got.frequencies.length === 0 && !got.channel) return 0;
   const from = /^(offset|shift|split|ablage)$/.test(tokens[i]?.lower ?? '') ? 1 : 0;
   const said = tokens.slice(i + from, i + from + 3);
   // `up 600 kHz` as well as `600 kHz up`.
   const [size, unit, way] = /^\d/.test(said[0]?.text ?? '') ? said : [said[1], said[2], said[0]];
   const isSize = size && unit && /^\d+(\.\d+)?$/.test(size.text) && /^(k|khz|m|mhz)$/.test(unit.lower);
-  // `down .6`: with figures behind the point, and lower than tones are, it is megahertz.
-  const [before, behind] = [tokens[i + from], tokens[i + from + 1]];
-  const bare =
-    /^\d?\.\d{1,3}$/.test(behind?.text ?? '') && !/^(k?hz|k)$/.test(tokens[i + from + 2]?.lower ?? '');
-  if (!isSize && before && behind && bare && /^(up|down)$/.test(before.lower)) {
-    got.offsetHz = (before.lower === 'up' ? 1 : -1) * Math.round(Number(behind.text) * 1e6);
-    got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
-    return from + 2;
-  }
-  // `down 600`, and `up 5` where 5 MHz is usual
-  const [place] = got.frequencies;
-  const usualMHz = place ? Math.abs(usualShiftIn(country, place.hz)) / 1e6 : 0;
-  const perHz = USUAL_KHZ.test(behind?.text ?? '')
-    ? 1e3
-    : usualMHz > 0 && behind?.text === `${usualMHz}`
-      ? 1e6
-      : 0;
-  const isFar = /^(mi|miles?|km|m)$/.test(tokens[i + from + 2]?.lower ?? '');
-  if (!isSize && before && behind && /^(up|down)$/.test(before.lower) && perHz > 0 && !isFar) {
-    got.offsetHz = (before.lower === 'up' ? 1 : -1) * Number(behind.text) * perHz;
+  const [before, behind, after] = tokens.slice(i + from, i + from + 3);
+  const bareHz = isSize || !/^(up|down)$/.test(before?.lower ?? '') ? 0 : bareSizeHz(state, behind, after);
+  if (bareHz > 0 && before && behind) {
+    got.offsetHz = (before.lower === 'up' ? 1 : -1) * bareHz;
     got.offsetAt = { start: tokens[i]?.start ?? before.start, end: behind.end };
     return from + 2;
   }

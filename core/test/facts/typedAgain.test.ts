@@ -15,8 +15,8 @@ import { describe, expect, it } from 'vitest';
 
 /*
  * Every cell of a table that decides something, typed a second time and in another form (megahertz, one line a row), from memory of the list
- * that each title names. A slip in one of the two is found; one in the memory behind both is not. Frequencies that `services.test.ts` has
- * already are not here.
+ * that each title names. A slip in one of the two is found; one in the memory behind both is not. What `services.test.ts` has by rule (rasters,
+ * edges, interoperability) is not here; where both have a row, this one has every column of it.
  */
 const words = (text: string) => text.trim().split(/\s+/);
 const mhz = (hz: number | null) => (hz === null ? '-' : String(hz / 1e6));

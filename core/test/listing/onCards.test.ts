@@ -126,6 +126,11 @@ const LINES: readonly DecidedLine[] = [
   // Beside what was mended: a split of an offset and of a frequency, how far away it is, a code of a list.
   ['US', '462.725 rpt split 467.725 88.5', [462.725,467.725,'88.5','off']],
   ['US', 'Kelp 462.650 up 5 miles', 'ask'],
+  ['US', '462.650 up 5 PM', 'ask'],
+  ['US', '442.1 up 5 floors', 'ask'],
+  ['US', '146.94 down 600 feet', 'ask'],
+  ['US', '442.1 up 5 Kelp Knoll 88.5', [442.1,447.1,'88.5','off']],
+  ['US', '442.1 up 5 with 88.5', [442.1,447.1,'88.5','off']],
   ['US', 'gmrs 5 sub tone 67.0', [462.6625,462.6625,'67.0','67.0']],
   ['US', 'ch 5 subchannel 12', 'ask'],
   ['US', '146.88 - .6, 88.5', [146.88,146.28,'88.5','off']],
