@@ -88,7 +88,7 @@ export function collect(line: string, country: PlanCountry): Collected {
     isLoose,
     direction: undefined,
     kind: undefined,
-    kindStart: 0,
+    kindStart: undefined,
     polarity: undefined,
     directionsFollow: directionsFollow(tokens),
   };
@@ -250,7 +250,8 @@ function takeMark(state: State, token: Token, i: number): boolean {
   if (tone && nearValue(tokens, i + 1)) {
     // `PL in 146.2 out none`: whatever stood before, from here on directions stand before their values.
     if (DIRECTION_WORDS[next?.lower ?? ''] && isValue(tokens[i + 2])) state.directionsFollow = false;
-    if (state.kind !== 'number') state.kindStart = token.start;
+    // A word that says a way as well stays where an offer stands for the number.
+    if (state.kind !== 'number') state.kindStart = tone.direction ? undefined : token.start;
     if (!(tone.kind === 'number' && state.kind !== undefined)) state.kind = tone.kind;
     if (tone.direction) state.direction ??= tone.direction;
     return true;
@@ -336,6 +337,7 @@ function isRepeaterOrHeard({ got, tokens }: State, i: number): boolean {
 function takeName(state: State, token: Token, at: number): number {
   state.direction = undefined;
   state.kind = undefined;
+  state.kindStart = undefined;
   if (/[\p{L}\p{N}]/u.test(token.text)) state.got.name.push({ token, at });
   return 1;
 }

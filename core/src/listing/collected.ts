@@ -63,8 +63,8 @@ export interface State {
   /** What the words before said of the value that comes next. */
   direction: Direction | undefined;
   kind: ToneKind | undefined;
-  /** Where the word stood that announced a code number. */
-  kindStart: number;
+  /** Where the word stood that announced a code number, and says nothing else. */
+  kindStart: number | undefined;
   /** A polarity that stood before its code. */
   polarity: 'N' | 'I' | undefined;
   /** The line has no frequency but by a number that could be little else. */
@@ -101,6 +101,7 @@ export function pushTone(state: State, tone: ToneText | 'unknown' | undefined, f
   state.got.tones.push({ tone, direction: state.direction, start: from.start, end: to.end });
   state.direction = undefined;
   state.kind = undefined;
+  state.kindStart = undefined;
   return true;
 }
 

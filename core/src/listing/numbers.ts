@@ -338,7 +338,7 @@ export function takeNumber(state: State, i: number): number {
       state.kind !== undefined ||
       (state.directionsFollow && DIRECTION_WORDS[(unit ? tokens[i + 2] : next)?.lower ?? ''] !== undefined),
     ask: (code, offers) => {
-      const start = code === 'code-number' ? state.kindStart : token.start;
+      const start = code === 'code-number' ? (state.kindStart ?? token.start) : token.start;
       got.questions.push({
         code,
         blocking: true,

@@ -1,3 +1,4 @@
+import { readLine } from '@umbrex/core/listing';
 import { describe, expect, it } from 'vitest';
 import { comesTo, type DecidedLine } from '../support/lines';
 
@@ -289,5 +290,20 @@ const CLASSES: readonly DecidedLine[] = [
 describe('lines off lists and cards', () => {
   it.each([...LINES, ...CLASSES])('%s: %s', (country, line, expected) => {
     expect(comesTo(country, line)).toEqual(expected);
+  });
+});
+
+describe('what a code number may stand for is offered in its place, and the rest of the line stays', () => {
+  it.each([
+    ['462.650 rpt in 7', '462.650 rpt in 85.4'],
+    ['462.650 rpt both 7', '462.650 rpt both 85.4'],
+    ['Kelp 462.650 rpt tsql 7', 'Kelp 462.650 rpt tsql 85.4'],
+    ['462.650 rpt PL 14', '462.650 rpt 107.2'],
+    ['ch 5 sub 12', 'ch 5 100.0'],
+    ['442.1 up 5 floors', '442.1 up 79.7 floors'],
+    ['462.650 PL 141.3 out 7', '462.650 PL 141.3 out 85.4'],
+  ])('%s: %s', (line, offered) => {
+    const asked = readLine(line).questions.find(({ code }) => code === 'code-number');
+    expect(asked?.lines).toEqual([offered]);
   });
 });
