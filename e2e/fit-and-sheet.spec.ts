@@ -355,7 +355,7 @@ test('names are left for another day on every set of a kind, and written on one 
 }) => {
   const path = await planPath(page);
   await open(page, `${path}/devices`);
-  const naming = page.getByLabel('Names on displays of every Guided hand-held');
+  const naming = page.getByLabel('Names on displays, every Guided hand-held');
   await naming.selectOption('left for another day');
   await expect(page.getByText('What is said of names on every Guided hand-held is saved.')).toBeVisible();
   await open(page, `${path}/sheets?of=draft`);

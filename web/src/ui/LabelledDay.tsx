@@ -1,8 +1,6 @@
-import { Labelled } from './Labelled';
+import { Labelled, type Titled } from './Labelled';
 
-interface Props {
-  title: string;
-  of?: string;
+interface Props extends Titled {
   /** As YYYY-MM-DD, with a time, or a time alone; what stands for none shows nothing. */
   value: string;
   set: (value: string) => void;
@@ -12,14 +10,10 @@ interface Props {
   width?: string;
   least?: string;
   isNeeded?: boolean;
-  help?: string;
-  fault?: string | undefined;
 }
 
-/** A day, a moment, or a time of the day, with its title above it. */
+/** A day, a moment, or a time of the day, with its title. */
 export function LabelledDay({
-  title,
-  of,
   value,
   set,
   none = '',
@@ -27,11 +21,10 @@ export function LabelledDay({
   width = 'w-full',
   least,
   isNeeded = false,
-  help,
-  fault,
+  ...titled
 }: Props) {
   return (
-    <Labelled title={title} of={of} help={help} fault={fault}>
+    <Labelled {...titled}>
       {(tied) => (
         <input
           type={type}

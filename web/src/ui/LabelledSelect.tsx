@@ -1,42 +1,57 @@
-interface Props<V extends string> {
-  title: string;
+import { Labelled, type Titled } from './Labelled';
+
+/** Each value with its words; one that cannot be chosen now is shown all the same. */
+type Options<V extends string> = readonly (readonly [value: V, words: string, isOff?: boolean])[];
+
+interface Props<V extends string> extends Titled {
   value: V;
-  options: readonly (readonly [V, string])[];
+  options: Options<V>;
+  /** More of them, below a word each. */
+  groups?: readonly { readonly title: string; readonly options: Options<V> }[];
   set: (value: V) => void;
   width?: string;
-  /** What it is about, for those who hear the label; eyes see it from where it stands. */
-  of?: string;
-  /** Small, with its label beside it. */
-  inLine?: boolean;
+  isSmall?: boolean;
 }
 
-/** A choice with its label above it, or beside it. */
+/** A choice with its title. */
 export function LabelledSelect<V extends string>({
-  title,
   value,
   options,
+  groups = [],
   set,
   width = 'w-full',
-  of,
-  inLine = false,
+  isSmall = false,
+  ...titled
 }: Props<V>) {
   return (
-    <label className={inLine ? 'flex flex-wrap items-center gap-x-2 py-1' : 'block'}>
-      <span className={`muted text-small ${inLine ? '' : 'block'}`}>
-        {title}
-        {of && <span className="sr-only"> of {of}</span>}
-      </span>
-      <select
-        className={`select ${inLine ? 'select-xs' : 'select-sm'} ${width}`}
-        value={value}
-        onChange={(event) => set(event.target.value as V)}
-      >
-        {options.map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Labelled<HTMLSelectElement> {...titled}>
+      {(tied) => (
+        <select
+          className={`select ${isSmall ? 'select-xs' : 'select-sm'} ${width}`}
+          value={value}
+          onChange={(event) => set(event.target.value as V)}
+          {...tied}
+        >
+          <Options options={options} />
+          {groups.map(
+            (group) =>
+              group.options.length > 0 && (
+                <optgroup key={group.title} label={group.title}>
+                  <Options options={group.options} />
+                </optgroup>
+              ),
+          )}
+        </select>
+      )}
+    </Labelled>
   );
+}
+
+/** The lines of a choice. */
+export function Options({ options }: { options: Options<string> }) {
+  return options.map(([value, words, isOff = false]) => (
+    <option key={value} value={value} disabled={isOff}>
+      {words}
+    </option>
+  ));
 }

@@ -1,8 +1,7 @@
 import type { HTMLInputAutoCompleteAttribute } from 'react';
-import { Labelled } from './Labelled';
+import { Labelled, type Titled } from './Labelled';
 
-interface Props {
-  title: string;
+interface Props extends Titled {
   value: string;
   set: (value: string) => void;
   most?: number;
@@ -10,14 +9,16 @@ interface Props {
   autoComplete?: HTMLInputAutoCompleteAttribute;
   inputMode?: 'numeric' | 'text';
   width?: string;
-  help?: string;
-  /** What is wrong with it. */
-  fault?: string | undefined;
+  /** In figures' letters, and spelt as it is typed: what stands on a display, or in a listing. */
+  isExact?: boolean;
+  /** What may be written there. */
+  hint?: string;
+  /** The list of what is known already, by its id. */
+  list?: string | undefined;
 }
 
-/** A line of text with its title above it, and a word of help below where there is one. */
+/** A line of text with its title. */
 export function LabelledText({
-  title,
   value,
   set,
   most = 400,
@@ -25,20 +26,25 @@ export function LabelledText({
   autoComplete = 'off',
   inputMode = 'text',
   width = 'w-full',
-  help,
-  fault,
+  isExact = false,
+  hint,
+  list,
+  ...titled
 }: Props) {
   return (
-    <Labelled title={title} help={help} fault={fault}>
+    <Labelled {...titled}>
       {(tied) => (
         <input
-          className={`input input-sm ${width}`}
+          className={`input input-sm ${width} ${isExact ? 'font-mono' : ''}`}
           type={type}
           value={value}
           maxLength={most}
           autoComplete={autoComplete}
           inputMode={inputMode}
+          placeholder={hint}
+          list={list}
           onChange={(event) => set(event.target.value)}
+          {...(isExact && { spellCheck: false, autoCapitalize: 'off' })}
           {...tied}
         />
       )}

@@ -1,5 +1,6 @@
 import { type ReactNode, useId } from 'react';
 import type { FieldPath, FieldValues, RegisterOptions, UseFormReturn } from 'react-hook-form';
+import { Options } from './LabelledSelect';
 
 /* Fields of a form that react-hook-form keeps: a title above, what is wrong below, and the two tied together. */
 
@@ -84,13 +85,20 @@ export function ChoiceField<F extends FieldValues>({
   return (
     <Titled id={id} title={bound.title} said={said}>
       <select className="select select-sm w-full" {...control}>
-        {choices.map(([value, words, isOff = false]) => (
-          <option key={value} value={value} disabled={isOff}>
-            {words}
-          </option>
-        ))}
+        <Options options={choices} />
       </select>
     </Titled>
+  );
+}
+
+/** A box to tick, its title beside it. */
+export function CheckField<F extends FieldValues>(bound: Bound<F>) {
+  const { control } = useBound(bound);
+  return (
+    <label className="flex min-h-7 items-center gap-2 text-plain">
+      <input type="checkbox" className="checkbox checkbox-sm" {...control} />
+      {bound.title}
+    </label>
   );
 }
 

@@ -42,8 +42,10 @@ export function useFaults<E extends HTMLElement = HTMLFormElement>(): {
  * Brings the focus to a field in which something comes to be wrong, the first of them where there are several: whoever pressed a button is told
  * what to do where it is to be done.
  */
-export function useFault(fault: string | undefined): RefObject<HTMLInputElement | null> {
-  const field = useRef<HTMLInputElement>(null);
+export function useFault<E extends HTMLElement = HTMLInputElement>(
+  fault: string | undefined,
+): RefObject<E | null> {
+  const field = useRef<E>(null);
   const before = useRef(fault);
   useEffect(() => {
     const isNew = fault !== undefined && before.current !== fault;

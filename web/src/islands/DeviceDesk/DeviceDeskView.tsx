@@ -146,7 +146,9 @@ function KindSection(props: SectionProps) {
           options={NAMING_OPTIONS}
           set={(naming) => void props.saveNaming(kind, naming)}
           width="w-64"
-          inLine
+          at="beside"
+          className="py-1"
+          isSmall
         />
       )}
       {props.mayEdit && !kind.alerts && (

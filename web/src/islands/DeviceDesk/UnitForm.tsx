@@ -37,6 +37,12 @@ const INTAKE = [
   ['reset', 'Reset to factory'],
 ] as const;
 
+const LOOKED = [
+  ['unknown', 'not looked'],
+  ['good', 'good'],
+  ['bad', 'bad'],
+] as const;
+
 const { fields: UNIT } = THINGS.unit;
 const HOLDS = [
   ['unknown', 'nobody has looked'],
@@ -208,14 +214,9 @@ function More({
       <fieldset className="col-span-full flex flex-wrap gap-3">
         <legend className="muted text-small">When an old set comes in</legend>
         {INTAKE.map(([key, title]) => (
-          <label key={key} className="flex items-center gap-2 text-plain">
-            {title}
-            <select className="select select-xs w-28" {...form.register(`intake.${key}`)}>
-              <option value="unknown">not looked</option>
-              <option value="good">good</option>
-              <option value="bad">bad</option>
-            </select>
-          </label>
+          <div key={key} className="w-28">
+            <ChoiceField form={form} name={`intake.${key}`} title={title} choices={LOOKED} />
+          </div>
         ))}
       </fieldset>
     </>

@@ -5,6 +5,8 @@ import { Offers } from '../../components/Offers';
 import { PathStrip, stripWords } from '../../components/PathStrip';
 import { STATE_TEXT } from '../../messages/channelState';
 import { questionText } from '../../messages/questions';
+import { named } from '../../ui/bound';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { later } from '../../ui/later';
 import type { EntryGroup, useEntryLine } from './useEntryLine';
 
@@ -68,21 +70,18 @@ export function EntryLineView(props: Props) {
               </button>
               {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
               {props.kinds.length > 0 && (
-                <label className="ml-auto flex flex-wrap items-center gap-2 text-sm max-sm:ml-0">
-                  <span className="muted">Set in hand</span>
-                  <select
-                    className="select select-sm w-60"
-                    value={props.kindId}
-                    onChange={(event) => props.setKindId(event.target.value)}
-                  >
-                    <option value="">none: numbers are a service’s</option>
-                    {props.kinds.map(({ id, title }) => (
-                      <option key={id} value={id}>
-                        {title}
-                      </option>
-                    ))}
-                  </select>
-                </label>
+                <LabelledSelect
+                  title="Set in hand"
+                  at="beside"
+                  className="ml-auto max-sm:ml-0"
+                  value={props.kindId}
+                  options={[
+                    ['', 'none: numbers are a service’s'],
+                    ...props.kinds.map(({ id, title }) => [id, title] as const),
+                  ]}
+                  set={props.setKindId}
+                  width="w-60"
+                />
               )}
             </div>
           </div>
@@ -127,20 +126,14 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
               {stripWords(channel, channel.receiveTone)}
             </p>
           </div>
-          <label className="flex items-center gap-2 text-sm">
-            <span className="muted">into</span>
-            <select
-              className="select select-sm"
-              value={groupId}
-              onChange={(event) => setGroupId(event.target.value)}
-            >
-              {groups.map((group) => (
-                <option key={group.id} value={group.id}>
-                  {group.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <LabelledSelect
+            title="into"
+            at="beside"
+            value={groupId}
+            options={named(groups)}
+            set={setGroupId}
+            width=""
+          />
         </div>
       )}
       {asked.length > 0 && (

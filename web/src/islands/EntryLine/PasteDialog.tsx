@@ -7,6 +7,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Offers } from '../../components/Offers';
 import { questionText } from '../../messages/questions';
 import { toneWords } from '../../messages/tones';
+import { LabelledLines } from '../../ui/LabelledLines';
 import { useAddMany } from '../desk/useAddMany';
 import type { EntryGroup } from './useEntryLine';
 
@@ -54,15 +55,15 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
       <p className="muted">
         Nothing is saved until you add it. Mend a line in the text; it is read again as you type.
       </p>
-      <label className="mt-3 block">
-        <span className="sr-only">The pasted text</span>
-        <textarea
-          className="textarea h-32 w-full font-mono text-small"
-          value={text}
-          disabled={progress !== null}
-          onChange={(event) => setText(event.target.value)}
-        />
-      </label>
+      <LabelledLines
+        title="The pasted text"
+        at="heard"
+        className="mt-3"
+        value={text}
+        set={setText}
+        isExact
+        isOff={progress !== null}
+      />
       {beyond > 0 && (
         <p className="finding mt-2" data-severity="warning">
           {beyond} more lines are not read; paste them afterwards.

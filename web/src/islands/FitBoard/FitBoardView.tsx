@@ -183,15 +183,9 @@ function Head({
             <span className="font-mono">{counts[verdict]}</span>
           </button>
         ))}
-        <label className="ml-2 flex items-center gap-1.5 text-sm">
-          <input
-            type="checkbox"
-            className="toggle toggle-xs"
-            checked={dense}
-            onChange={(event) => setDense(event.target.checked)}
-          />
+        <LabelledCheck isSwitch checked={dense} set={setDense} className="ml-2 text-sm">
           dense
-        </label>
+        </LabelledCheck>
       </fieldset>
     </div>
   );

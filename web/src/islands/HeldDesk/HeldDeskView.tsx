@@ -61,31 +61,19 @@ function Accept({ unit, toAccept, chosen, choose, chooseAll, accept, keep }: Ret
         Ask the holder. What may go is let go here, what stays is kept back, and the plan looks for another
         place.
       </p>
-      <label className="mt-2 flex items-center gap-2 font-semibold">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={chosen.size === toAccept.length}
-          onChange={(event) => chooseAll(event.target.checked)}
-        />
+      <LabelledCheck checked={chosen.size === toAccept.length} set={chooseAll} className="mt-2 font-semibold">
         all of them
-      </label>
+      </LabelledCheck>
       <ul className="mt-1 max-h-80 overflow-y-auto">
         {toAccept.map(({ number, label, now }) => (
           <li key={number} className="border-t border-base-300 py-1">
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={chosen.has(number)}
-                onChange={(event) => choose(number, event.target.checked)}
-              />
+            <LabelledCheck checked={chosen.has(number)} set={(yes) => choose(number, yes)} className="">
               <span className="font-mono">{label}</span>
               <span>
                 <span className="sr-only">number {number}, </span>
                 {now}
               </span>
-            </label>
+            </LabelledCheck>
           </li>
         ))}
       </ul>

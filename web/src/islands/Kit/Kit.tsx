@@ -7,8 +7,9 @@ import { VERDICTS } from '../../messages/verdicts';
 import { Drawer } from '../../ui/Drawer';
 import { FindField } from '../../ui/FindField';
 import { guarded } from '../../ui/guarded';
-import { LabelledCheck } from '../../ui/LabelledCheck';
+import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
@@ -71,9 +72,36 @@ function KitIsland() {
             ]}
             set={setChoice}
           />
+          <LabelledSelect
+            title="A choice beside its title"
+            at="beside"
+            value={choice}
+            options={[['one', 'the one']]}
+            groups={[{ title: 'Others', options: [['two', 'the other', true]] }]}
+            set={setChoice}
+            width="w-32"
+            fault="It is wrong."
+          />
+          <LabelledText
+            title="A line of which the title is heard"
+            at="heard"
+            value={text}
+            set={setText}
+            isExact
+            hint="082.5"
+          />
+          <LabelledLines title="A text" value={text} set={setText} rows={3} help="Of several lines." />
+          <LabelledLines title="A text to copy" value={text} rows={3} isExact />
           <LabelledCheck checked={isOn} set={setOn}>
             On or off
           </LabelledCheck>
+          <LabelledCheck isSwitch checked={isOn} set={setOn}>
+            A switch
+          </LabelledCheck>
+          <LabelledCheck isOff checked={isOn} set={setOn}>
+            A box that cannot be ticked now
+          </LabelledCheck>
+          <RowCheck of="Choose this row" checked={isOn} set={setOn} />
           <div className="sm:col-span-2">
             <TakeInFile
               label="A file"

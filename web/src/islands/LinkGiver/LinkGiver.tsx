@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { MadeLink } from '../../components/MadeLink';
 import type { CardLink } from '../../contract/card';
 import { dayText } from '../../messages/days';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { call } from '../desk/api';
 import { useAttempt } from '../desk/useAttempt';
@@ -79,15 +80,9 @@ export function LinkGiver({ planId, of, links, today }: Props) {
       >
         <LabelledDay title="Good until the end of" value={until} set={setUntil} least={today} isNeeded />
         {of.kind === 'card' && (
-          <label className="flex items-start gap-2 text-plain">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm mt-0.5"
-              checked={hidesTones}
-              onChange={(event) => setHides(event.target.checked)}
-            />
+          <LabelledCheck checked={hidesTones} set={setHides}>
             Without the tones that the group keeps to itself; then it has no steps that show them
-          </label>
+          </LabelledCheck>
         )}
         <button type="submit" className="btn btn-outline btn-sm" disabled={busy || until < today}>
           Make a link

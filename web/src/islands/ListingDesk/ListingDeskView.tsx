@@ -4,6 +4,8 @@ import { FindingItem } from '../../components/FindingItem';
 import { PathStrip } from '../../components/PathStrip';
 import { counted } from '../../messages/labels';
 import { questionText } from '../../messages/questions';
+import { named } from '../../ui/bound';
+import { RowCheck } from '../../ui/LabelledCheck';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import type { useListingDesk } from './useListingDesk';
@@ -110,13 +112,11 @@ function Found({
             key={entry.id}
             className="grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 gap-y-1 border-b border-base-300 py-2.5 lg:grid-cols-[1.75rem_13rem_minmax(0,1fr)]"
           >
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm mt-1"
-              aria-label={`Take ${entry.title}`}
+            <RowCheck
+              of={`Take ${entry.title}`}
               checked={chosen.has(entry.id)}
-              disabled={!read.channel || added.has(entry.id)}
-              onChange={() => toggle(entry.id)}
+              isOff={!read.channel || added.has(entry.id)}
+              set={() => toggle(entry.id)}
             />
             <div>
               <p className="font-semibold">
@@ -206,21 +206,14 @@ function TakeBar({
           Stop
         </button>
       )}
-      <label className="flex items-center gap-2 text-sm">
-        <span className="muted">into</span>
-        <select
-          className="select select-sm"
-          value={groupId}
-          onChange={(event) => setGroupId(event.target.value)}
-        >
-          <option value="">the group that fits</option>
-          {groups.map((group) => (
-            <option key={group.id} value={group.id}>
-              {group.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <LabelledSelect
+        title="into"
+        at="beside"
+        value={groupId}
+        options={named(groups, 'the group that fits')}
+        set={setGroupId}
+        width=""
+      />
     </div>
   );
 }

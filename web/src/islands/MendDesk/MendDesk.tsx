@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import type { Kind } from '../../contract/things';
 import { guarded } from '../../ui/guarded';
+import { LabelledLines } from '../../ui/LabelledLines';
 import { failureText, Refusal } from '../desk/api';
 import { mendThing, takeBroken } from './routes';
 
@@ -58,15 +59,7 @@ function BrokenRow({ kind, what, id, version, document, findings }: Broken) {
           <FindingItem key={i} finding={finding} />
         ))}
       </ul>
-      <label className="mt-2 block">
-        <span className="muted text-small">As it is kept</span>
-        <textarea
-          className="textarea mt-1 h-56 w-full font-mono text-small"
-          spellCheck={false}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-      </label>
+      <LabelledLines title="As it is kept" className="mt-2" rows={10} value={text} set={setText} isExact />
       {failure && (
         <p className="finding mt-2" data-severity="error" role="alert">
           {failure}

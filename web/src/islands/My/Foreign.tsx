@@ -4,6 +4,7 @@ import { Keycaps } from '../../components/Keycaps';
 import type { ForeignWork } from '../../contract/card';
 import { airText } from '../../messages/card';
 import { counted } from '../../messages/labels';
+import { LabelledText } from '../../ui/LabelledText';
 import type { Fitted, Read } from '../../workers/foreign.worker';
 import { fetchForeign } from './hand';
 import type { Hand } from './useHand';
@@ -48,18 +49,15 @@ export function Foreign({ hand, set }: { hand: Hand; set: CardSet }) {
           void look(line);
         }}
       >
-        <label className="block">
-          <span className="muted text-small">As the listing has it, with its input tone</span>
-          <input
-            className="input min-h-12 w-full font-mono"
-            value={line}
-            maxLength={200}
-            autoComplete="off"
-            spellCheck={false}
-            placeholder="Far Ness 462.700 rpt in 141.3"
-            onChange={(event) => setLine(event.target.value)}
-          />
-        </label>
+        <LabelledText
+          title="As the listing has it, with its input tone"
+          value={line}
+          set={setLine}
+          most={200}
+          isExact
+          hint="Far Ness 462.700 rpt in 141.3"
+          width="min-h-12 w-full"
+        />
         <button
           type="submit"
           className="btn btn-outline min-h-12 w-full"

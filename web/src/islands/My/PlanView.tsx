@@ -2,6 +2,9 @@ import { reachWhom, type ScreenMatch, screenShows } from '@umbrex/core/card';
 import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import { airText, READ_BY, showsText, TALK_TEXT } from '../../messages/card';
+import { named } from '../../ui/bound';
+import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { Age } from './parts';
 import type { Hand } from './useHand';
 
@@ -52,30 +55,26 @@ function Screen({ hand: { card } }: { hand: Hand }) {
     <section className="mt-3">
       <h2 className="text-lg font-bold">My screen shows …</h2>
       <div className="mt-1 flex gap-2">
-        <input
-          aria-label="What stands on the display"
-          className="input min-h-12 min-w-0 grow font-mono text-lg"
+        <LabelledText
+          title="What stands on the display"
+          at="heard"
+          className="min-w-0 grow"
           value={text}
-          maxLength={40}
-          autoCapitalize="characters"
-          autoComplete="off"
-          spellCheck={false}
-          placeholder="a label, a name, a frequency"
-          onChange={(event) => setText(event.target.value)}
+          set={setText}
+          most={40}
+          isExact
+          hint="a label, a name, a frequency"
+          width="min-h-12 w-full text-lg"
         />
-        <select
-          aria-label="On which set"
-          className="select min-h-12 w-32 shrink-0"
+        <LabelledSelect
+          title="On which set"
+          at="heard"
+          className="shrink-0"
           value={set}
-          onChange={(event) => setSet(event.target.value)}
-        >
-          {card.sets.map(({ id, nickname }) => (
-            <option key={id} value={id}>
-              {nickname}
-            </option>
-          ))}
-          <option value="">any set</option>
-        </select>
+          options={[...card.sets.map(({ id, nickname }) => [id, nickname] as const), ['', 'any set']]}
+          set={setSet}
+          width="min-h-12 w-32"
+        />
       </div>
       <div aria-live="polite">
         {text.trim() !== '' && found.length === 0 && (
@@ -154,19 +153,15 @@ function Reach({ hand: { card } }: { hand: Hand }) {
   return (
     <section className="mt-6">
       <h2 className="text-lg font-bold">Reach whom</h2>
-      <select
-        aria-label="Whom do you want to reach"
-        className="select mt-1 min-h-12 w-full"
+      <LabelledSelect
+        title="Whom do you want to reach"
+        at="heard"
+        className="mt-1"
         value={id}
-        onChange={(event) => setId(event.target.value)}
-      >
-        <option value="">choose somebody</option>
-        {card.people.map((person) => (
-          <option key={person.id} value={person.id}>
-            {person.name}
-          </option>
-        ))}
-      </select>
+        options={named(card.people, 'choose somebody')}
+        set={setId}
+        width="min-h-12 w-full"
+      />
       {id !== '' && (
         <div aria-live="polite">
           {rows.length === 0 ? (

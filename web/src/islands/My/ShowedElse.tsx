@@ -2,6 +2,7 @@ import type { CardSet, CardStep, CardSteps } from '@umbrex/core/card';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Keycaps } from '../../components/Keycaps';
 import { harmText, slipText } from '../../messages/astray';
+import { LabelledText } from '../../ui/LabelledText';
 import type { AstrayJob } from '../../workers/astray.worker';
 import type { Hand } from './useHand';
 
@@ -199,16 +200,14 @@ function Other({
           void say();
         }}
       >
-        <label className="block">
-          <span>If it keeps doing so, write what it shows, letter by letter</span>
-          <input
-            className="input min-h-12 w-full font-mono text-lg"
-            value={shown}
-            maxLength={80}
-            autoComplete="off"
-            onChange={(event) => setShown(event.target.value)}
-          />
-        </label>
+        <LabelledText
+          title="If it keeps doing so, write what it shows, letter by letter"
+          value={shown}
+          set={setShown}
+          most={80}
+          isExact
+          width="min-h-12 w-full text-lg"
+        />
         <button
           type="submit"
           className="btn btn-outline min-h-12 w-full"

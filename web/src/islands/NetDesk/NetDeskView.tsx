@@ -151,27 +151,29 @@ function CheckIn({
         });
       }}
     >
-      <input
-        className="input input-sm w-52"
-        aria-label="Who checks in"
-        placeholder="who checks in"
+      <LabelledText
+        title="Who checks in"
+        at="heard"
+        hint="who checks in"
         list="net-people"
-        maxLength={60}
+        most={60}
         value={who}
-        onChange={(event) => setWho(event.target.value)}
+        set={setWho}
+        width="w-52"
       />
       <datalist id="net-people">
         {people.map((name) => (
           <option key={name} value={name} />
         ))}
       </datalist>
-      <input
-        className="input input-sm w-60"
-        aria-label="A note to it"
-        placeholder="signal, traffic"
-        maxLength={200}
+      <LabelledText
+        title="A note to it"
+        at="heard"
+        hint="signal, traffic"
+        most={200}
         value={note}
-        onChange={(event) => setNote(event.target.value)}
+        set={setNote}
+        width="w-60"
       />
       <button type="submit" className="btn btn-outline btn-sm" disabled={who.trim() === ''}>
         Check in

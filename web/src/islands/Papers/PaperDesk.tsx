@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { guarded } from '../../ui/guarded';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -64,15 +65,9 @@ function PaperDeskIsland({ planId, kinds, mayAsk, mayEdit, isWhole }: Props) {
         </>
       )}
       {mayAsk && (what === 'wall' || isForm) && (
-        <label className="flex items-center gap-2 py-1.5 text-plain">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={members}
-            onChange={(event) => setMembers(event.target.checked)}
-          />
+        <LabelledCheck checked={members} set={setMembers} className="py-0.5 text-plain">
           With all tones, for members
-        </label>
+        </LabelledCheck>
       )}
       <button type="submit" className="btn btn-outline btn-sm" disabled={making.is === 'under-way'}>
         Make it

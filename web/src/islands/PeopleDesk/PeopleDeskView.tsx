@@ -3,6 +3,7 @@ import type { Person } from '@umbrex/core/model';
 import { useState } from 'react';
 import { Drawer } from '../../ui/Drawer';
 import { FindField } from '../../ui/FindField';
+import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
 import { LabelledText } from '../../ui/LabelledText';
 import { useRows } from '../../ui/rows';
 import { mayLeave } from '../../ui/unsaved';
@@ -70,15 +71,13 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
           <p className="py-6">Nobody yet. Add somebody above, or bring in your table.</p>
         )}
         {shown.length > 0 && (
-          <label className="flex items-center gap-2 border-b border-base-content/40 py-1 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={chosen.size > 0}
-              onChange={props.toggleAll}
-            />
+          <LabelledCheck
+            checked={chosen.size > 0}
+            set={props.toggleAll}
+            className="border-b border-base-content/40 py-0.5 text-sm"
+          >
             <span className="muted">{chosen.size === 0 ? 'Choose all shown' : `${chosen.size} chosen`}</span>
-          </label>
+          </LabelledCheck>
         )}
         <ul {...rows}>
           {shown.map(({ value: person }) => (
@@ -87,12 +86,10 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
               key={person.id}
               className={`grid grid-cols-[1.75rem_minmax(0,1fr)] items-start gap-x-2 border-b border-base-300 py-1.5 sm:grid-cols-[1.75rem_minmax(9rem,1fr)_minmax(9rem,1.2fr)_minmax(8rem,1fr)] ${open?.value.id === person.id ? 'bg-base-100' : ''}`}
             >
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm mt-0.5"
-                aria-label={`Choose ${person.name}`}
+              <RowCheck
+                of={`Choose ${person.name}`}
                 checked={chosen.has(person.id)}
-                onChange={() => toggle(person.id)}
+                set={() => toggle(person.id)}
               />
               <span>
                 <button

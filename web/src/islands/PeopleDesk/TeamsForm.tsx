@@ -1,6 +1,7 @@
 import type { Team } from '@umbrex/core/model';
 import { useState } from 'react';
 import { GroupsCarried } from '../../components/GroupsCarried';
+import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import type { usePeopleDesk } from './usePeopleDesk';
 
@@ -34,12 +35,13 @@ export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeo
             .then((ok) => ok && setName(''));
         }}
       >
-        <input
-          className="input input-sm w-full"
-          aria-label="Name of a new team"
-          maxLength={40}
+        <LabelledText
+          title="Name of a new team"
+          at="heard"
+          className="grow"
+          most={40}
           value={name}
-          onChange={(event) => setName(event.target.value)}
+          set={setName}
         />
         <button type="submit" className="btn btn-outline btn-sm" disabled={name.trim() === ''}>
           Add a team

@@ -7,7 +7,7 @@ import { hzFromMHzText } from '@umbrex/core/units';
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { STATE_CHOICES } from '../../messages/channelState';
-import { ChoiceField, LineField, named } from '../../ui/bound';
+import { CheckField, ChoiceField, LineField, named } from '../../ui/bound';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
 import { channelFormSchema, type ChannelForm as Form, formOf, shiftText } from './channelForm';
@@ -84,7 +84,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
     resolver: zodResolver(channelFormSchema(from.channel, country)) as never,
     defaultValues: formOf(channel, country),
   });
-  const { register, handleSubmit, formState, reset, watch } = form;
+  const { handleSubmit, formState, reset, watch } = form;
   const { errors, isDirty, isSubmitting } = formState;
   useUnsaved(isDirty);
   const other = from.channel.id !== channel.id;
@@ -209,10 +209,11 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
           />
         </div>
       )}
-      <label className="flex items-center gap-2 text-plain">
-        <input type="checkbox" className="checkbox checkbox-sm" {...register('tonesSecret')} />
-        Tones for members only, masked elsewhere (that hides them, it secures nothing)
-      </label>
+      <CheckField
+        form={form}
+        name="tonesSecret"
+        title="Tones for members only, masked elsewhere (that hides them, it secures nothing)"
+      />
       <LineField form={form} name="note" title={CHANNEL.note.column} />
       <button type="submit" className="btn btn-primary btn-sm" disabled={!isDirty || isSubmitting}>
         {isSubmitting ? 'Saving…' : 'Save channel'}

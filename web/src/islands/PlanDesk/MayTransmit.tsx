@@ -2,6 +2,7 @@ import { type Channel, type Description, loadingDay, type Plan } from '@umbrex/c
 import { type Grounds, type HeldLicence, transmitRule } from '@umbrex/core/rules';
 import { useState } from 'react';
 import { findingText } from '../../messages/findings';
+import { named } from '../../ui/bound';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 
 /** Somebody of the roster with what they lean on. */
@@ -75,31 +76,16 @@ export function MayTransmit({
     <details className="border-t border-base-300 pt-3">
       <summary className="muted cursor-pointer font-semibold">Who may transmit?</summary>
       <div className="mt-2 space-y-2 text-plain">
-        <label className="block">
-          <span className="muted block text-small">Who</span>
-          <select
-            className="select select-sm w-full"
-            value={person}
-            onChange={(event) => setPerson(event.target.value)}
-          >
-            {people.length > 0 && (
-              <optgroup label="In the roster">
-                {people.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </optgroup>
-            )}
-            <optgroup label="Anybody">
-              {ANYBODY.map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </optgroup>
-          </select>
-        </label>
+        <LabelledSelect
+          title="Who"
+          value={person}
+          options={[]}
+          groups={[
+            { title: 'In the roster', options: named(people) },
+            { title: 'Anybody', options: ANYBODY.map(([id, words]) => [id, words] as const) },
+          ]}
+          set={setPerson}
+        />
         <LabelledSelect
           title="With"
           value={device.id}

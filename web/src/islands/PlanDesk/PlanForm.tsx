@@ -9,6 +9,7 @@ import { alertsText, fleetText, rightsText, scansText, servicesText } from '../.
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { Part } from '../../ui/Part';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled, type DeskState } from '../desk/deskStore';
@@ -63,26 +64,16 @@ export function PlanForm({ desk, save }: Props) {
         if (!nameless && alertsGood && fleetGood) void submit();
       }}
     >
-      <label className="block">
-        <span className="muted text-small">Name of the plan</span>
-        <input
-          className="input input-sm w-full"
-          maxLength={60}
-          value={head.name}
-          onChange={(event) => change({ name: event.target.value })}
-        />
-      </label>
-      <label className="block">
-        <span className="muted text-small">Receive tones</span>
-        <select
-          className="select select-sm w-full"
-          value={head.receivePolicy}
-          onChange={(event) => change({ receivePolicy: event.target.value === 'open' ? 'open' : 'closed' })}
-        >
-          <option value="closed">closed: sets wait for the tone, quiet</option>
-          <option value="open">open: sets hear everyone</option>
-        </select>
-      </label>
+      <LabelledText title="Name of the plan" most={60} value={head.name} set={(name) => change({ name })} />
+      <LabelledSelect
+        title="Receive tones"
+        value={head.receivePolicy}
+        options={[
+          ['closed', 'closed: sets wait for the tone, quiet'],
+          ['open', 'open: sets hear everyone'],
+        ]}
+        set={(receivePolicy) => change({ receivePolicy })}
+      />
       <p className="muted text-small">
         Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
         listen first.
@@ -98,12 +89,13 @@ export function PlanForm({ desk, save }: Props) {
           <legend className="muted text-small">Groups, in order</legend>
           {head.groups.map((group, i) => (
             <div key={group.id} className="flex gap-2">
-              <input
-                className="input input-sm w-full"
-                aria-label={`Name of group ${i + 1}`}
-                maxLength={40}
+              <LabelledText
+                title={`Name of group ${i + 1}`}
+                at="heard"
+                className="grow"
+                most={40}
                 value={group.name}
-                onChange={(event) => changeGroup(group.id, event.target.value)}
+                set={(name) => changeGroup(group.id, name)}
               />
               <button
                 type="button"

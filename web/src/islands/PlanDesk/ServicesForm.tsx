@@ -1,5 +1,6 @@
 import { servicesOf } from '@umbrex/core/facts';
 import type { PlanHead } from '@umbrex/core/model';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 
 interface Props {
   country: PlanHead['country'];
@@ -21,21 +22,20 @@ export function ServicesForm({ country, chosen, change }: Props) {
           Channels of others become a finding. None ticked means all.
         </legend>
         {services.map(({ id, title }) => (
-          <label key={id} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={chosen.some((other) => other === id)}
-              onChange={(event) =>
-                change(
-                  event.target.checked
-                    ? [...chosen, id as PlanHead['services'][number]]
-                    : chosen.filter((other) => other !== id),
-                )
-              }
-            />
+          <LabelledCheck
+            key={id}
+            className=""
+            checked={chosen.some((other) => other === id)}
+            set={(yes) =>
+              change(
+                yes
+                  ? [...chosen, id as PlanHead['services'][number]]
+                  : chosen.filter((other) => other !== id),
+              )
+            }
+          >
             {title}
-          </label>
+          </LabelledCheck>
         ))}
       </fieldset>
     </details>

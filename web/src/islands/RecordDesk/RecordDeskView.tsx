@@ -2,6 +2,7 @@ import type { Finding } from '@umbrex/core/findings';
 import { type ReactNode, useId } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { counted } from '../../messages/labels';
+import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledText } from '../../ui/LabelledText';
 import type { useRecordDesk } from './useRecordDesk';
 
@@ -215,16 +216,14 @@ interface ValueProps {
 function ValueTask({ task, text, set, findings }: ValueProps) {
   const listId = useId();
   const value = (key: 'from' | 'to', title: string) => (
-    <label className="block">
-      <span className="muted block text-small">{title}</span>
-      <input
-        className="input input-sm w-full font-mono"
-        value={text[key]}
-        list={task.values ? listId : undefined}
-        maxLength={40}
-        onChange={(event) => set({ [key]: event.target.value })}
-      />
-    </label>
+    <LabelledText
+      title={title}
+      value={text[key]}
+      list={task.values ? listId : undefined}
+      most={40}
+      isExact
+      set={(typed) => set({ [key]: typed })}
+    />
   );
   return (
     <details open={text.lines !== ''} className="rounded border border-base-300 p-3">
@@ -267,17 +266,15 @@ interface TaskProps {
 function Task({ title, value, set, findings, sample }: TaskProps) {
   return (
     <div className="mt-2">
-      <label className="block">
-        <span className="muted block text-small">{title}</span>
-        <textarea
-          className="textarea w-full font-mono"
-          rows={Math.max(2, value.split('\n').length)}
-          value={value}
-          placeholder={sample}
-          maxLength={4000}
-          onChange={(event) => set(event.target.value)}
-        />
-      </label>
+      <LabelledLines
+        title={title}
+        rows={Math.max(2, value.split('\n').length)}
+        value={value}
+        hint={sample}
+        most={4000}
+        isExact
+        set={set}
+      />
       {findings.length > 0 && (
         <ul className="mt-1 space-y-1">
           {findings.map((finding) => (

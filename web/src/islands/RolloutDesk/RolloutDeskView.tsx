@@ -4,6 +4,9 @@ import { counted } from '../../messages/labels';
 import { STOP_TEXT } from '../../messages/readiness';
 import { STANDING_TEXT, standingNote } from '../../messages/rollout';
 import { Empty } from '../../ui/Empty';
+import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
+import { LabelledLines } from '../../ui/LabelledLines';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { useRows } from '../../ui/rows';
 import { ResultTable } from '../desk/ResultTable';
 import { type Marking, STATES, type StateOf, stateOf, type useRolloutDesk } from './useRolloutDesk';
@@ -52,41 +55,19 @@ function Filters({ states, toggle, counts, whose, setWhose, teams, holders, kind
           </button>
         ))}
       </fieldset>
-      <label className="block">
-        <span className="sr-only">Whose</span>
-        <select
-          className="select select-sm w-56"
-          value={whose}
-          onChange={(event) => setWhose(event.target.value)}
-        >
-          <option value="">everybody’s, all kinds</option>
-          {teams.length > 0 && (
-            <optgroup label="Team">
-              {teams.map(({ id, name }) => (
-                <option key={id} value={`team ${id}`}>
-                  {name}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          {holders.size > 0 && (
-            <optgroup label="Person">
-              {[...holders].map(([id, name]) => (
-                <option key={id} value={`person ${id}`}>
-                  {name}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          <optgroup label="Kind">
-            {kinds.map((kind) => (
-              <option key={kind} value={`kind ${kind}`}>
-                {kind}
-              </option>
-            ))}
-          </optgroup>
-        </select>
-      </label>
+      <LabelledSelect
+        title="Whose"
+        at="heard"
+        value={whose}
+        options={[['', 'everybody’s, all kinds']]}
+        groups={[
+          { title: 'Team', options: teams.map(({ id, name }) => [`team ${id}`, name] as const) },
+          { title: 'Person', options: [...holders].map(([id, name]) => [`person ${id}`, name] as const) },
+          { title: 'Kind', options: kinds.map((kind) => [`kind ${kind}`, kind] as const) },
+        ]}
+        set={setWhose}
+        width="w-56"
+      />
     </div>
   );
 }
@@ -104,17 +85,11 @@ const MARKS: readonly (readonly [Marking, string, string])[] = [
 function Marks({ those, shown, chooseAll, mark, busy, number }: Desk) {
   return (
     <div className="print-hide mt-3 flex flex-wrap items-center gap-2 border-y border-base-300 py-2">
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={shown.length > 0 && those.length === shown.length}
-          onChange={(event) => chooseAll(event.target.checked)}
-        />
-        <span className="text-plain" aria-live="polite">
+      <LabelledCheck checked={shown.length > 0 && those.length === shown.length} set={chooseAll}>
+        <span aria-live="polite">
           {those.length === 0 ? `Choose all ${shown.length}` : `${counted(those.length, 'set')} chosen`}
         </span>
-      </label>
+      </LabelledCheck>
       {those.length > 0 && (
         <>
           <span className="muted text-small">today, with revision {number}:</span>
@@ -146,15 +121,12 @@ function Sets({ shown, chosen, choose, mayEdit, planId, number }: Desk) {
           className="grid grid-cols-[auto_minmax(0,1fr)_minmax(0,1.2fr)_4.5rem] items-baseline gap-x-3 border-b border-base-300 py-1 break-inside-avoid max-md:grid-cols-[auto_minmax(0,1fr)_4.5rem] print:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_4.5rem]"
         >
           {mayEdit ? (
-            <label className="print-hide flex min-h-6 min-w-6 items-center self-start pt-0.5">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={chosen.has(row.unitId)}
-                onChange={(event) => choose(row.unitId, event.target.checked)}
-              />
-              <span className="sr-only">Choose {row.nickname}</span>
-            </label>
+            <RowCheck
+              of={`Choose ${row.nickname}`}
+              className="print-hide"
+              checked={chosen.has(row.unitId)}
+              set={(yes) => choose(row.unitId, yes)}
+            />
           ) : (
             <span className="print-hide" />
           )}
@@ -254,11 +226,11 @@ function Messages({ people, messageFor, copyMessage }: Desk) {
             </div>
             {open === id && (
               <div className="mt-1">
-                <textarea
-                  className="textarea w-full font-mono text-small"
+                <LabelledLines
+                  title={`The message for ${name}`}
+                  at="heard"
                   rows={Math.min(9, 5 + sets.length)}
-                  readOnly
-                  aria-label={`The message for ${name}`}
+                  isExact
                   value={messageFor(id)}
                 />
                 <button

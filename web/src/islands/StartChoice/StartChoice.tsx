@@ -1,6 +1,7 @@
 import type { Unit } from '@umbrex/core/model';
 import { useState } from 'react';
 import { guarded } from '../../ui/guarded';
+import { LabelledCheck } from '../../ui/LabelledCheck';
 import { type HeldUnit, notLooked, useUnitChoice } from './useUnitChoice';
 
 interface Props {
@@ -24,15 +25,9 @@ function StartChoiceIsland({ id, title, alike, start, blocked }: Props) {
   return (
     <div className="mt-2">
       {isReset && !blocked && (
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={agreed}
-            onChange={(event) => setAgreed(event.target.checked)}
-          />
+        <LabelledCheck checked={agreed} set={setAgreed} className="">
           Its holder agrees that everything in it goes{several ? '; for all of them, each holder does' : ''}
-        </label>
+        </LabelledCheck>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         <button

@@ -2,6 +2,8 @@ import type { Station } from '@umbrex/core/model';
 import { PRECONDITIONS, type Precondition } from '@umbrex/core/stations';
 import { useState } from 'react';
 import { ANSWER_TEXT, NEXT_STEP_TEXT, PRECONDITION_TEXT } from '../../messages/stations';
+import { named } from '../../ui/bound';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { Held } from '../desk/useHeld';
 import type { useStationDesk } from './useStationDesk';
 
@@ -17,23 +19,19 @@ export function PreconditionMatrix({ repeaters, people, matrix }: Props) {
   return (
     <section className="mb-6">
       <h2 className="border-b border-base-content/40 pb-1 font-bold">Who can use it</h2>
-      <label className="my-2 block">
-        <span className="muted mr-2 text-small">Repeater</span>
-        <select
-          className="select select-sm w-60"
+      <div className="my-2 flex flex-wrap items-center gap-x-3">
+        <LabelledSelect
+          title="Repeater"
+          at="beside"
           value={stationId}
-          onChange={(event) => setStationId(event.target.value)}
-        >
-          {repeaters.map(({ value }) => (
-            <option key={value.id} value={value.id}>
-              {value.name}
-            </option>
-          ))}
-        </select>
-        <span className="muted ml-3 text-plain">
+          options={named(repeaters.map(({ value }) => value))}
+          set={setStationId}
+          width="w-60"
+        />
+        <span className="muted text-plain" role="status">
           {ready} of {people.length} have all six
         </span>
-      </label>
+      </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
       <section className="relative overflow-x-auto" tabIndex={0} aria-label="Who can use this repeater">
         <table className="w-full min-w-2xl text-left text-plain">

@@ -6,6 +6,7 @@ import { TakeInFile } from '../../components/TakeInFile';
 import { KIND_TEXT, PERMISSION_TEXT } from '../../messages/stations';
 import { Drawer } from '../../ui/Drawer';
 import { LabelledSelect } from '../../ui/LabelledSelect';
+import { LabelledText } from '../../ui/LabelledText';
 import { useRows } from '../../ui/rows';
 import { mayLeave } from '../../ui/unsaved';
 import { address } from '../desk/api';
@@ -159,15 +160,7 @@ function AddStation({ stations, setOpenId }: ReturnType<typeof useStationDesk>) 
         });
       }}
     >
-      <label>
-        <span className="muted block text-small">A new station</span>
-        <input
-          className="input input-sm w-56"
-          maxLength={60}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
+      <LabelledText title="A new station" value={name} set={setName} most={60} width="w-56" />
       <LabelledSelect
         title="Kind"
         value={kind}

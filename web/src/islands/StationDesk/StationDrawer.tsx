@@ -7,6 +7,7 @@ import { FindingItem } from '../../components/FindingItem';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
 import { faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
+import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { useUnsaved } from '../../ui/unsaved';
@@ -203,12 +204,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
       </button>
       <details>
         <summary className="muted cursor-pointer">A text to ask with</summary>
-        <textarea
-          className="textarea mt-1 h-44 w-full text-plain"
-          readOnly
-          value={request}
-          aria-label="A text to ask with"
-        />
+        <LabelledLines title="A text to ask with" at="heard" className="mt-1" rows={8} value={request} />
         <button
           type="button"
           className="btn btn-outline btn-xs"

@@ -2,6 +2,8 @@ import { THINGS } from '@umbrex/core/fields';
 import { useEffect, useRef } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import type { TableKind } from '../../contract/tables';
+import { LabelledLines } from '../../ui/LabelledLines';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import { type ImportProps, useTableImport } from './useTableImport';
 
 /** A table from a spreadsheet: pasted or as a file, its columns matched, every row looked at, and then all of it or nothing. */
@@ -43,12 +45,7 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
         here). Nothing is saved until you bring it in, and then all of it or nothing.
       </p>
       <div className="mt-3 grid gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
-        <textarea
-          className="textarea h-28 w-full font-mono text-small"
-          aria-label="The table as text"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
+        <LabelledLines title="The table as text" at="heard" rows={5} value={text} set={setText} isExact />
         <input
           type="file"
           className="file-input file-input-sm"
@@ -70,24 +67,20 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
         <fieldset className="mt-3 flex flex-wrap gap-3">
           <legend className="muted text-small">What each column is</legend>
           {rows[0]?.map((title, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: columns are known by their place
-            <label key={i}>
-              <span className="block max-w-40 truncate text-small font-semibold">
-                {title || `column ${i + 1}`}
-              </span>
-              <select
-                className="select select-xs w-36"
-                value={mapping[i] ?? ''}
-                onChange={(event) => setColumn(i, event.target.value || null)}
-              >
-                <option value="">passed over</option>
-                {columns.map((column) => (
-                  <option key={column.title} value={column.title}>
-                    {column.title}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <LabelledSelect
+              // biome-ignore lint/suspicious/noArrayIndexKey: columns are known by their place
+              key={i}
+              title={title || `column ${i + 1}`}
+              className="max-w-40 *:truncate"
+              value={mapping[i] ?? ''}
+              options={[
+                ['', 'passed over'],
+                ...columns.map((column) => [column.title, column.title] as const),
+              ]}
+              set={(column) => setColumn(i, column || null)}
+              width="w-36"
+              isSmall
+            />
           ))}
         </fieldset>
       )}

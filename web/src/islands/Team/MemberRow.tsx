@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { ROLES, type Role } from '../../contract/roles';
+import { named } from '../../ui/bound';
+import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { Member, useTeamDesk } from './useTeamDesk';
 
 type Props = Pick<ReturnType<typeof useTeamDesk>, 'people' | 'make' | 'change'> & { member: Member };
@@ -16,29 +18,22 @@ export function MemberRow({ member, people, make, change }: Props) {
         <strong>{member.name}</strong> <span className="muted font-mono text-small">{member.login}</span>
         {member.secondFactor && <span className="muted text-small"> with codes</span>}
       </span>
-      <select
-        className="select select-sm w-36"
-        aria-label={`Role of ${member.name}`}
+      <LabelledSelect
+        title={`Role of ${member.name}`}
+        at="heard"
         value={role}
-        onChange={(event) => setRole(event.target.value as Role)}
-      >
-        {ROLES.map((one) => (
-          <option key={one}>{one}</option>
-        ))}
-      </select>
-      <select
-        className="select select-sm w-44"
-        aria-label={`${member.name} is, in the roster`}
+        options={ROLES.map((one) => [one, one] as const)}
+        set={setRole}
+        width="w-36"
+      />
+      <LabelledSelect
+        title={`${member.name} is, in the roster`}
+        at="heard"
         value={personId}
-        onChange={(event) => setPersonId(event.target.value)}
-      >
-        <option value="">nobody in the roster</option>
-        {people.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
+        options={named(people, 'nobody in the roster')}
+        set={setPersonId}
+        width="w-44"
+      />
       {isChanged ? (
         <button
           type="button"
