@@ -154,13 +154,17 @@ function pricedForms(
       }
       if (text === last) all += KEPT_LAST;
       const form = { text, cost: all };
-      if (there.length === 1 && (safe === undefined || all < safe.cost)) safe = form;
+      const isOwn = there.length === 1 && (text === last || !held.has(text));
+      if (isOwn && (safe === undefined || all < safe.cost)) safe = form;
       return form;
     });
     // What costs more than a form that nobody else could want is never taken.
     const useful = priced.filter((form) => safe === undefined || form === safe || form.cost < safe.cost);
     const isSure = safe !== undefined && safe.cost < SAME_NAME;
-    return isSure ? useful : [...useful, ...marked(own, before, rule, last, isWanted)];
+    if (isSure && last === undefined) return useful;
+    const marks = marked(own, before, rule, last, isWanted);
+    // A figure that the set has behind a name stays there, whoever it once told it from.
+    return [...useful, ...(isSure ? marks.filter(({ text }) => text === last) : marks)];
   });
 }
 

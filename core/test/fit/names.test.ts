@@ -264,6 +264,13 @@ describe('names that are chosen together', () => {
     const given = new Map([[top.id, 'GANNET']]);
     expect(texts([rock, top], 6, UPPER, given)[1]).toBe('GANNET');
   });
+  it('a figure behind a name that the set has stays there once nobody else has the name', () => {
+    const two = named(['Harbour landing', 'Harbour landing']);
+    const second = texts(two, 6)[1] ?? '';
+    expect(second).toMatch(/2$/);
+    expect(texts(two.slice(1), 6)).not.toEqual([second]);
+    expect(texts(two.slice(1), 6, UPPER, new Map([[two[1]?.id ?? '', second]]))).toEqual([second]);
+  });
   it('a name that the set has counts no more once the channel is called otherwise', () => {
     const [quarry] = named(['Quarry gate']);
     if (!quarry) throw new Error('a name');

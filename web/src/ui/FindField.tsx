@@ -12,7 +12,7 @@ export function FindField({ value, set, hint, width = 'w-44' }: Props) {
     <label className="flex items-center gap-2 text-sm">
       <span className="muted">Find</span>
       <input
-        className={`input input-sm ${width}`}
+        className={`input input-sm min-w-0 ${width}`}
         type="search"
         value={value}
         placeholder={hint}

@@ -132,7 +132,7 @@ function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
             value={groupId}
             options={named(groups)}
             set={setGroupId}
-            width=""
+            width="w-48"
           />
         </div>
       )}

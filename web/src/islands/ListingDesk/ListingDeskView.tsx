@@ -212,7 +212,7 @@ function TakeBar({
         value={groupId}
         options={named(groups, 'the group that fits')}
         set={setGroupId}
-        width=""
+        width="w-48"
       />
     </div>
   );
