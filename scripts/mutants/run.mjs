@@ -4,7 +4,7 @@
 // lived, so that somebody can write the test or say why no test can. Each change is given so many seconds of the tests that come by it,
 // quickest first: what then still lives is gone through again with more (--again --seconds 30). With --state a run goes on where another
 // stopped; cells are called by their place in the file and take a minute, so they keep none.
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fail, ROOT, say } from '../lib.mjs';
@@ -77,6 +77,12 @@ say(
 );
 process.exit(0);
 
+/** Writes the state beside its place and moves it there: a run that is stopped while it writes loses nothing. */
+function keep() {
+  writeFileSync(`${statePath}.new`, JSON.stringify(state));
+  renameSync(`${statePath}.new`, statePath);
+}
+
 /** Runs every test once without any change. */
 async function look() {
   let ran = 0;
@@ -136,11 +142,11 @@ async function every() {
     state[change.key] = isNoticed ? { noticed: answer?.by ?? 'time' } : { seconds, line: change.line };
     if (statePath && Date.now() - since > 20_000) {
       since = Date.now();
-      writeFileSync(statePath, JSON.stringify(state));
+      keep();
       say(`… ${picked.length - queue.length} of ${picked.length}, ${noticed} noticed`);
     }
   });
-  if (statePath) writeFileSync(statePath, JSON.stringify(state));
+  if (statePath) keep();
 }
 
 /** The tests for a change, up to so many seconds: of each file of tests a few before many of one. */

@@ -304,6 +304,18 @@ describe('columns', () => {
   });
 });
 
+it('steps of two fields are two, also where they come from one step of the recipes', () => {
+  const rows: Row[] = [
+    ['tone/keep', [press('set')]],
+    ['name/keep', [press('up')]],
+  ];
+  const { steps } = routineOf(short([...place(1, rows), ...place(2, rows)]));
+  expect(steps.map(({ field, section }) => [field, section])).toEqual([
+    ['tone', 0],
+    ['name', 1],
+  ]);
+});
+
 describe('what some places leave out', () => {
   const head: Row = ['place/go', [press('menu')]];
   it('a whole section: its first step says whether, and a step of it that is missing alone is no step', () => {
@@ -394,6 +406,21 @@ describe('words', () => {
     const [before = '', after = ''] = step.says?.split('{value}') ?? [];
     const [said] = routineOf(short([...place(1, rows('7')), ...place(2, rows('8'))])).steps;
     expect(said?.says).toEqual([before, { mark: 'value' }, ...(after === '' ? [] : [after])]);
+    // A mark at the beginning and one at the end; what is the same at every place is said, also by a mark.
+    const own = {
+      set: { own: [{ do: 'press', key: 'set', says: '{value} of {title} in {item}' }] },
+    } as never;
+    const both = (value: string, item: string): Row[] => [
+      [
+        'tone//recipes/set/own/0',
+        [press('set')],
+        { says: `${value} of Tone in ${item}`, of: { value, title: 'Tone', item } },
+      ],
+    ];
+    const [words] = routineOf(
+      short([...place(1, both('7', 'A')), ...place(2, both('8', 'B'))], [], own),
+    ).steps;
+    expect(words?.says).toEqual([{ mark: 'value' }, ' of Tone in ', { mark: 'item' }]);
     // Of a recipe that nobody knows the words of the first place stand.
     const unknown = (says: string): Row[] => [['tone/no-such', [press('set')], { says }]];
     const [first] = routineOf(
