@@ -1,10 +1,11 @@
-import { fitBoard, namingOf, writesNames } from '@umbrex/core/fit';
+import { fitBoard, fitDevice, fitPlan, namingOf, withoutNames, writesNames } from '@umbrex/core/fit';
 import { prepare } from '@umbrex/core/flow';
-import type { Description, Naming, Plan } from '@umbrex/core/model';
+import { type Description, factoryMemory, type Naming, type Plan } from '@umbrex/core/model';
 import { NO_GROUNDS } from '@umbrex/core/rules';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
 import { OSTREL, unit } from '../support/plans';
+import { told } from '../support/told';
 
 const AMATEUR = shipped('amateur-handheld');
 const saying = (all: Naming, kinds: Record<string, Naming> = {}): Plan => ({
@@ -68,4 +69,51 @@ describe('whether names are written', () => {
     expect(sheet('never', { names: 'now' })).toEqual([true, true]);
     expect(sheet('now', { names: 'later' })).toEqual([false, false]);
   });
+});
+
+describe('a fit that leaves names for another day', () => {
+  const amateur = shipped('amateur-handheld');
+  const name = amateur.fields.find(({ holds }) => holds === 'name')?.id ?? '';
+  const one = {
+    ...OSTREL,
+    channels: OSTREL.channels.filter(({ transmitHz }) => transmitHz !== null).slice(0, 1),
+  };
+  /** What stands as a name in the place of the one channel, from what is there before; by a set that can empty places or cannot. */
+  const written = (there: 'empty' | 'unknown' | string | undefined, mayErase: boolean) => {
+    const description: Description = {
+      ...amateur,
+      recipes: amateur.recipes && {
+        ...amateur.recipes,
+        erase: mayErase
+          ? { regions: amateur.regions.map(({ id }) => id), steps: [] as never }
+          : (undefined as never),
+      },
+    };
+    const factory = factoryMemory(description);
+    const [slot] = fitDevice(description).freeSlots;
+    const fit = fitPlan(one, fitDevice(description));
+    const number = fit.cells[0]?.slot?.number ?? -1;
+    expect(number).toBe(slot?.number);
+    const values = { ...fit.image.slots.get(number)?.values, [name]: there };
+    const slots = new Map(factory.slots);
+    if (there === 'unknown') slots.delete(number);
+    else slots.set(number, there === 'empty' ? null : (values as never));
+    const left = withoutNames(fit, description, { ...factory, slots });
+    const place = left.image.slots.get(number);
+    expect(told(place?.content).name).toBe(place?.values[name]);
+    expect(told(place?.content).receiveHz).toBe(one.channels[0]?.receiveHz);
+    expect(left.cells[0]?.name === null).toBe(place?.values[name] === '');
+    return place?.values[name] === '' ? 'none' : 'its name';
+  };
+  it.each([
+    // What is there, what is written where the set cannot empty a place, and where it can.
+    ['empty', 'none', 'none'],
+    ['  ', 'none', 'none'],
+    ['ANOTHER', 'its name', 'its name'],
+    // It may be another one: it goes with the rest of what nobody knows where the place is emptied first.
+    [undefined, 'its name', 'none'],
+    ['unknown', 'its name', 'none'],
+  ])('where it holds %s', (there, without, erased) =>
+    expect([written(there, false), written(there, true)]).toEqual([without, erased]),
+  );
 });

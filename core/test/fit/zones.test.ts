@@ -80,6 +80,28 @@ describe('groups in zones', () => {
       '6-2',
     ]);
   });
+  const inPortable = (of: Plan, memory = fitDevice(PORTABLE).present) =>
+    zonesIn(of, fitPlan(of, fitDevice(PORTABLE, memory)).cells);
+  it('the largest first where the plan’s order leaves one without, else in the plan’s order', () => {
+    // 6 and 5 in one zone leave no room for the last 16.
+    const tight = inPortable(grouped([6, 5, 10, 11, 16, 16]));
+    expect(tight.map(({ length }) => length)).toEqual([1, 1, 1, 1, 1, 1]);
+    expect(inPortable(grouped([5, 9, 9, 9, 9, 5]))).toEqual([['A'], ['A'], ['B'], ['C'], ['D'], ['B']]);
+  });
+  it('stay in the zone where they are when a group before them goes', () => {
+    const three = grouped([5, 6, 3]);
+    const one: Unit = unit(1, 'retired-portable');
+    const holds = heldAfter(PORTABLE, prepare(three, PORTABLE, one), one.holds, 1, '2026-11-01');
+    const { memory } = heldMemory(PORTABLE, holds);
+    const [gone] = three.groups;
+    const two = {
+      ...three,
+      channels: three.channels.filter(({ groupId }) => groupId !== gone?.id),
+      groups: three.groups.slice(1),
+    };
+    expect(inPortable(two, memory)).toEqual([['B'], ['C']]);
+    expect(inPortable(two)).toEqual([['A'], ['B']]);
+  });
   it('any that fit are whole, and a set that is loaded keeps them there when one more comes', () =>
     fc.assert(
       fc.property(
