@@ -20,6 +20,14 @@ export function faultsOf({ issues }: Pick<ZodError, 'issues'>, words: Faults): F
   return faults;
 }
 
+/** The faults of one part of a form, by their paths inside it. @param at where it lies, as `roles.0.` */
+export const faultsIn = (faults: Faults, at: string): Faults =>
+  Object.fromEntries(
+    Object.entries(faults).flatMap(([path, fault]) =>
+      path.startsWith(at) ? [[path.slice(at.length), fault]] : [],
+    ),
+  );
+
 /** The faults of a form, which lies in the element that is named; whenever they are told, the first wrong field takes the focus. */
 export function useFaults<E extends HTMLElement = HTMLFormElement>(): {
   readonly form: RefObject<E | null>;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -17,6 +18,7 @@ function FirstAccountIsland({ asksWord = false, isAlone = false }: Props) {
   const [form, setForm] = useState({ workspaceName: '', name: '', login: '', password: '', word: '' });
   const { fault, send } = useSend();
   const set = (part: Partial<typeof form>) => setForm((now) => ({ ...now, ...part }));
+  const field = fieldsOf(form, set);
   return (
     <form
       className={isAlone ? 'space-y-3' : 'max-w-xl space-y-3 px-5 py-4 max-md:px-3'}
@@ -34,31 +36,14 @@ function FirstAccountIsland({ asksWord = false, isAlone = false }: Props) {
           ? 'Nobody has an account here yet. Who makes the first one may do everything, so it takes the word that was printed where the server was started.'
           : 'So far this is your own machine, and whoever sits at it may do everything. With an account you can invite others, give them roles, and let them in from elsewhere; from then on everybody signs in.'}
       </p>
-      {asksWord && (
-        <LabelledText
-          title="The word"
-          value={form.word}
-          set={(word) => set({ word })}
-          autoComplete="one-time-code"
-        />
-      )}
-      <LabelledText
-        title="Name of your group"
-        value={form.workspaceName}
-        set={(workspaceName) => set({ workspaceName })}
-      />
-      <LabelledText title="Your name" value={form.name} set={(name) => set({ name })} autoComplete="name" />
-      <LabelledText
-        title="A name to sign in with"
-        value={form.login}
-        set={(login) => set({ login })}
-        autoComplete="username"
-      />
+      {asksWord && <LabelledText title="The word" {...field('word')} autoComplete="one-time-code" />}
+      <LabelledText title="Name of your group" {...field('workspaceName')} />
+      <LabelledText title="Your name" {...field('name')} autoComplete="name" />
+      <LabelledText title="A name to sign in with" {...field('login')} autoComplete="username" />
       <LabelledText
         title="A password"
         type="password"
-        value={form.password}
-        set={(password) => set({ password })}
+        {...field('password')}
         autoComplete="new-password"
         help={PASSWORD_HELP}
       />

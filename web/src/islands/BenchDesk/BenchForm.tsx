@@ -4,7 +4,8 @@ import { useEffect, useState } from 'react';
 import { STANDING_BESIDE } from '../../messages/bench';
 import { counted } from '../../messages/labels';
 import { named } from '../../ui/bound';
-import { useFaults } from '../../ui/faults';
+import { faultsIn, useFaults } from '../../ui/faults';
+import { fieldsOf } from '../../ui/fields';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -30,6 +31,7 @@ export function BenchForm({
   const [texts, setTexts] = useState(() => textsOf(saved));
   const { form, faults, tell } = useFaults();
   const set = (change: Partial<BenchTexts>) => setTexts((now) => ({ ...now, ...change }));
+  const field = fieldsOf(texts, set, faults);
   const isChanged = JSON.stringify(texts) !== JSON.stringify(textsOf(saved));
   useUnsaved(isChanged);
   useEffect(() => onChanged(isChanged), [isChanged, onChanged]);
@@ -51,20 +53,9 @@ export function BenchForm({
     >
       <div className="flex flex-wrap items-start gap-3">
         <div className="w-64">
-          <LabelledText
-            title={BENCH.name.column}
-            value={texts.name}
-            set={(name) => set({ name })}
-            fault={faults.name}
-          />
+          <LabelledText title={BENCH.name.column} {...field('name')} />
         </div>
-        <LabelledDay
-          title={BENCH.day.column}
-          value={texts.day}
-          set={(day) => set({ day })}
-          width="w-40"
-          fault={faults.day}
-        />
+        <LabelledDay title={BENCH.day.column} {...field('day')} width="w-40" />
         <LabelledDay
           title="From"
           type="time"
@@ -82,21 +73,12 @@ export function BenchForm({
           {...(isOvernight(texts) && { help: 'on the day after' })}
           fault={faults.lastsMin}
         />
-        <LabelledText
-          title={BENCH.stands.column}
-          inputMode="numeric"
-          value={texts.stands}
-          set={(stands) => set({ stands })}
-          width="w-28"
-          fault={faults.stands}
-        />
+        <LabelledText title={BENCH.stands.column} inputMode="numeric" {...field('stands')} width="w-28" />
         <LabelledText
           title="Minutes a set at a stand"
           inputMode="numeric"
-          value={texts.standMin}
-          set={(standMin) => set({ standMin })}
+          {...field('standMin')}
           width="w-28"
-          fault={faults.standMin}
         />
       </div>
       <Part
@@ -108,27 +90,12 @@ export function BenchForm({
             const put = (change: Partial<typeof one>) =>
               set({ people: texts.people.map((other, at) => (at === i ? { ...other, ...change } : other)) });
             const name = personName(one.id);
+            const own = fieldsOf(one, put, faultsIn(faults, `people.${i}.`));
             return (
               <li key={one.id} className="flex flex-wrap items-start gap-3">
                 <span className="mt-5 w-44 font-semibold">{name}</span>
-                <LabelledDay
-                  title="Comes"
-                  of={name}
-                  type="time"
-                  value={one.comes}
-                  set={(comes) => put({ comes })}
-                  width="w-32"
-                  fault={faults[`people.${i}.fromMin`]}
-                />
-                <LabelledDay
-                  title="Goes"
-                  of={name}
-                  type="time"
-                  value={one.goes}
-                  set={(goes) => put({ goes })}
-                  width="w-32"
-                  fault={faults[`people.${i}.toMin`]}
-                />
+                <LabelledDay title="Comes" of={name} type="time" {...own('comes', 'fromMin')} width="w-32" />
+                <LabelledDay title="Goes" of={name} type="time" {...own('goes', 'toMin')} width="w-32" />
                 <button
                   type="button"
                   className="btn btn-ghost btn-sm mt-5"

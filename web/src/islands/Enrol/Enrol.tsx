@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react';
 import type { EnrolKind, Enrolment } from '../../contract/roster';
 import { HOLDS_TEXT } from '../../messages/enrol';
 import { QUESTION_TEXT } from '../../messages/interview';
+import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -82,14 +83,14 @@ function useEnrolment({ token, name, kinds }: Props) {
       setState('writing');
     }
   };
-  return { said, set, isOwn, fault, state, send, kinds, name };
+  return { said, set, field: fieldsOf(said, set), isOwn, fault, state, send, kinds, name };
 }
 type State = ReturnType<typeof useEnrolment>;
 
 /** A holder tells of their own set: which kind it is, the serial, four questions that may stay unanswered, and a licence. */
 function EnrolIsland(props: Props) {
   const enrolment = useEnrolment(props);
-  const { said, set, isOwn, fault, state, send, name } = enrolment;
+  const { field, isOwn, fault, state, send, name } = enrolment;
   if (state === 'done')
     return (
       <p className="finding" data-severity="note" role="status">
@@ -107,34 +108,18 @@ function EnrolIsland(props: Props) {
       <p>Hello {name}. What you do not know, leave empty.</p>
       <Kinds {...enrolment} />
       {isOwn && <OwnKind {...enrolment} />}
-      <LabelledText
-        title="Serial number, from the label"
-        value={said.serial}
-        set={(serial) => set({ serial })}
-        most={40}
-      />
-      <LabelledText
-        title="1. What do you call it?"
-        value={said.nickname}
-        set={(nickname) => set({ nickname })}
-        most={40}
-      />
+      <LabelledText title="Serial number, from the label" {...field('serial')} most={40} />
+      <LabelledText title="1. What do you call it?" {...field('nickname')} most={40} />
       <LabelledText
         title="2. What does it show when you turn it on?"
-        value={said.firmware}
-        set={(firmware) => set({ firmware })}
+        {...field('firmware')}
         help="Often a short number such as 1.06."
         most={20}
       />
-      <LabelledDay
-        title="3. When was its battery changed?"
-        value={said.batteryChanged}
-        set={(batteryChanged) => set({ batteryChanged })}
-      />
+      <LabelledDay title="3. When was its battery changed?" {...field('batteryChanged')} />
       <LabelledText
         title="4. Which of its numbers do you want to keep for yourself?"
-        value={said.keeps}
-        set={(keeps) => set({ keeps })}
+        {...field('keeps')}
         help="For example 40-44, 60. Nothing is written there."
         most={120}
       />
@@ -178,15 +163,14 @@ function Kinds({ kinds, said, set }: State) {
   );
 }
 
-function OwnKind({ kinds, said, set }: State) {
+function OwnKind({ kinds, said, set, field }: State) {
   const like = kinds.find(({ id }) => id === said.like);
   return (
     <fieldset className="space-y-2 rounded border border-base-300 p-3">
       <legend className="px-1 font-semibold">About yours</legend>
       <LabelledText
         title="What is written on it?"
-        value={said.title}
-        set={(title) => set({ title })}
+        {...field('title')}
         help="The name of the model, as on its front or its label."
         most={40}
       />
@@ -218,34 +202,23 @@ function OwnKind({ kinds, said, set }: State) {
   );
 }
 
-function LicencePart({ said, set }: State) {
+function LicencePart({ said, field }: State) {
   return (
     <fieldset className="space-y-2 rounded border border-base-300 p-3">
       <legend className="px-1 font-semibold">Your licence</legend>
       <LabelledSelect
         title="Have you a licence to send?"
-        value={said.holds}
+        {...field('holds')}
         options={[
           [NOTHING, 'I do not know'],
           ...(Object.entries(HOLDS_TEXT) as (readonly [Holds, string])[]),
         ]}
-        set={(holds) => set({ holds })}
       />
       {said.holds !== NOTHING && said.holds !== 'none' && (
         <>
-          <LabelledSelect
-            title="For what"
-            value={said.service}
-            options={SERVICES}
-            set={(service) => set({ service })}
-          />
-          <LabelledText
-            title="Call sign"
-            value={said.callSign}
-            set={(callSign) => set({ callSign })}
-            most={12}
-          />
-          <LabelledDay title="Good until" value={said.expires} set={(expires) => set({ expires })} />
+          <LabelledSelect title="For what" {...field('service')} options={SERVICES} />
+          <LabelledText title="Call sign" {...field('callSign')} most={12} />
+          <LabelledDay title="Good until" {...field('expires')} />
         </>
       )}
       <p className="muted text-small">

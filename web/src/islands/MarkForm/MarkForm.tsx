@@ -1,6 +1,7 @@
 import { type Mark, MarkSchema } from '@umbrex/core/model';
 import { useState } from 'react';
 import { faultsOf, useFaults } from '../../ui/faults';
+import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -37,6 +38,7 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
   const [isSending, setSending] = useState(false);
   const { form, faults, tell } = useFaults();
   const set = (part: Partial<Mark>) => setMark((before) => ({ ...before, ...part }));
+  const field = fieldsOf(mark, set, faults);
   const save = async () => {
     setFailure('');
     const parsed = MarkSchema.safeParse(mark);
@@ -67,27 +69,12 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
       }}
       noValidate
     >
-      <LabelledSelect
-        title="With the set in hand I saw"
-        value={mark.kind}
-        options={KINDS}
-        set={(kind) => set({ kind })}
-      />
-      <LabelledText title="Who" value={mark.by} set={(by) => set({ by })} fault={faults.by} />
-      <LabelledDay title="On" value={mark.on} set={(on) => set({ on })} fault={faults.on} />
-      <LabelledText
-        title="Firmware the set shows"
-        value={mark.firmware}
-        set={(words) => set({ firmware: words })}
-        fault={faults.firmware}
-      />
+      <LabelledSelect title="With the set in hand I saw" {...field('kind')} options={KINDS} />
+      <LabelledText title="Who" {...field('by')} />
+      <LabelledDay title="On" {...field('on')} />
+      <LabelledText title="Firmware the set shows" {...field('firmware')} />
       <div className="sm:col-span-2">
-        <LabelledText
-          title="Note (what was different, at which step)"
-          value={mark.note}
-          set={(note) => set({ note })}
-          fault={faults.note}
-        />
+        <LabelledText title="Note (what was different, at which step)" {...field('note')} />
       </div>
       {failure && (
         <p className="finding text-plain sm:col-span-2" data-severity="error" role="alert">

@@ -3,6 +3,7 @@ import { type Net, NetSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { type Faults, faultsOf, useFaults } from '../../ui/faults';
+import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -30,6 +31,7 @@ export function NetForm({
   const { form, faults, tell } = useFaults();
   useUnsaved(JSON.stringify(net) !== JSON.stringify(held.value));
   const change = (part: Partial<Net>) => setNet((now) => ({ ...now, ...part }));
+  const field = fieldsOf(net, change, faults);
   // One that is in use already is still shown, so that it can be seen and changed.
   const used = new Set([net.channelId, net.fallbackId, ...net.roles.map(({ channelId }) => channelId)]);
   const offered = channels.filter(({ id, forNets }) => forNets || used.has(id));
@@ -51,12 +53,7 @@ export function NetForm({
         save();
       }}
     >
-      <LabelledText
-        title={NET.name.column}
-        value={net.name}
-        set={(name) => change({ name })}
-        fault={faults.name}
-      />
+      <LabelledText title={NET.name.column} {...field('name')} />
       <LabelledDay
         title="Begins, by the clocks there"
         value={net.startsAt}
@@ -64,22 +61,16 @@ export function NetForm({
         type="datetime-local"
         fault={faults.startsAt}
       />
-      <LabelledText
-        title={NET.timeZone.column}
-        value={net.timeZone}
-        set={(timeZone) => change({ timeZone })}
-        fault={faults.timeZone}
-      />
+      <LabelledText title={NET.timeZone.column} {...field('timeZone')} />
       <LabelledSelect
         title="How often"
-        value={net.repeats}
+        {...field('repeats')}
         options={[
           ['once', 'once'],
           ['daily', 'every day'],
           ['weekly', 'every week'],
           ['monthly', 'every month'],
         ]}
-        set={(repeats) => change({ repeats })}
       />
       <LabelledSelect
         title={NET.channelId.column}
@@ -93,19 +84,9 @@ export function NetForm({
         options={onChannel}
         set={(id) => change({ fallbackId: id || null })}
       />
-      <LabelledText
-        title={NET.leader.column}
-        value={net.leader}
-        set={(leader) => change({ leader })}
-        fault={faults.leader}
-      />
+      <LabelledText title={NET.leader.column} {...field('leader')} />
       <div className="sm:col-span-2">
-        <LabelledText
-          title={NET.note.column}
-          value={net.note}
-          set={(note) => change({ note })}
-          fault={faults.note}
-        />
+        <LabelledText title={NET.note.column} {...field('note')} />
       </div>
       <fieldset className="space-y-2 sm:col-span-3">
         <legend className="muted text-small">Roles and their channels</legend>

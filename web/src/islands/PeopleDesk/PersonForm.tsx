@@ -3,7 +3,8 @@ import { type Licence, type Person, PersonSchema } from '@umbrex/core/model';
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { type Faults, faultsOf, useFaults } from '../../ui/faults';
+import { type Faults, faultsIn, faultsOf, useFaults } from '../../ui/faults';
+import { fieldsOf } from '../../ui/fields';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -42,6 +43,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
   const { form, faults, tell } = useFaults();
   useUnsaved(JSON.stringify(person) !== JSON.stringify(held.value) || place !== placeText(held.value.place));
   const change = (part: Partial<Person>) => setPerson((now) => ({ ...now, ...part }));
+  const field = fieldsOf(person, change, faults);
   const save = () => {
     const where = readPlace(place);
     const parsed = PersonSchema.safeParse({ ...person, place: where === undefined ? 'wrong' : where });
@@ -59,18 +61,8 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
       }}
     >
       <p className="muted text-plain">{mayTalk[person.id]}</p>
-      <LabelledText
-        title={PERSON.name.column}
-        value={person.name}
-        set={(name) => change({ name })}
-        fault={faults.name}
-      />
-      <LabelledText
-        title={PERSON.contact.column}
-        value={person.contact}
-        set={(contact) => change({ contact })}
-        fault={faults.contact}
-      />
+      <LabelledText title={PERSON.name.column} {...field('name')} />
+      <LabelledText title={PERSON.contact.column} {...field('contact')} />
       <fieldset>
         <legend className="muted text-small">{PERSON.licences.column}</legend>
         {person.licences.map((licence, i) => (
@@ -78,7 +70,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
             // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id and keep their order
             key={i}
             licence={licence}
-            faultOf={(field) => faults[`licences.${i}.${field}`]}
+            faults={faultsIn(faults, `licences.${i}.`)}
             change={(part) =>
               change({
                 licences: person.licences.map((other, k) => (k === i ? { ...other, ...part } : other)),
@@ -125,12 +117,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
         fault={faults.place}
         help="Kept coarse, to about two kilometres."
       />
-      <LabelledText
-        title={PERSON.note.column}
-        value={person.note}
-        set={(note) => change({ note })}
-        fault={faults.note}
-      />
+      <LabelledText title={PERSON.note.column} {...field('note')} />
       {(faults.licences ?? faults.teamIds) && (
         <p className="finding text-small" data-severity="error" role="alert">
           {faults.licences ?? faults.teamIds}
@@ -154,48 +141,27 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
 
 function LicenceRow({
   licence,
-  faultOf,
+  faults,
   change,
   remove,
 }: {
   licence: Licence;
-  faultOf: (field: keyof Licence) => string | undefined;
+  faults: Faults;
   change: (part: Partial<Licence>) => void;
   remove: () => void;
 }) {
+  const field = fieldsOf(licence, change, faults);
   return (
     <div className="mb-2 grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
       <LabelledSelect
         title="Service"
-        value={licence.service}
+        {...field('service')}
         options={SERVICES as readonly (readonly [string, string])[]}
-        set={(service) => change({ service })}
       />
-      <LabelledSelect
-        title="Whose"
-        value={licence.holds}
-        options={HOLDS}
-        set={(holds) => change({ holds })}
-      />
-      <LabelledDay
-        title="Ends on"
-        value={licence.expires}
-        none="unknown"
-        set={(expires) => change({ expires })}
-        fault={faultOf('expires')}
-      />
-      <LabelledText
-        title="Call sign"
-        value={licence.callSign}
-        set={(callSign) => change({ callSign })}
-        fault={faultOf('callSign')}
-      />
-      <LabelledText
-        title="Class"
-        value={licence.class}
-        set={(grade) => change({ class: grade })}
-        fault={faultOf('class')}
-      />
+      <LabelledSelect title="Whose" {...field('holds')} options={HOLDS} />
+      <LabelledDay title="Ends on" {...field('expires')} none="unknown" />
+      <LabelledText title="Call sign" {...field('callSign')} />
+      <LabelledText title="Class" {...field('class')} />
       <button type="button" className="btn btn-ghost btn-xs self-end" onClick={remove}>
         Take it out
       </button>

@@ -3,6 +3,7 @@ import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { type Faults, faultsOf, useFaults } from '../../ui/faults';
+import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -77,7 +78,7 @@ export function LicensedForm({ licensed, change }: Props) {
     change([...licensed, parsed.data]);
     setForm(null);
   };
-  const put = (field: keyof Row) => (text: string) => setForm((now) => now && { ...now, [field]: text });
+  const field = fieldsOf(form ?? BLANK, (part) => setForm((now) => now && { ...now, ...part }), faults);
   return (
     <fieldset className="space-y-2">
       <legend className="muted text-small">Business frequencies of your own licence</legend>
@@ -95,40 +96,16 @@ export function LicensedForm({ licensed, change }: Props) {
       {form ? (
         <div ref={at} className="grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
           <div className="col-span-2">
-            <LabelledText title="Name" value={form.name} set={put('name')} most={80} fault={faults.name} />
+            <LabelledText title="Name" {...field('name')} most={80} />
           </div>
-          <LabelledText
-            title="Receive, MHz"
-            value={form.receive}
-            set={put('receive')}
-            most={80}
-            fault={faults.receiveHz}
-          />
-          <LabelledText
-            title="Transmit, MHz"
-            value={form.transmit}
-            set={put('transmit')}
-            most={80}
-            fault={faults.transmitHz}
-          />
-          <LabelledSelect title="Width" value={form.bandwidthHz} options={WIDTHS} set={put('bandwidthHz')} />
-          <LabelledText
-            title="Power, W"
-            value={form.maxPowerW}
-            set={put('maxPowerW')}
-            most={80}
-            fault={faults.maxPowerW}
-          />
-          <LabelledText
-            title="Licence"
-            value={form.licence}
-            set={put('licence')}
-            most={80}
-            fault={faults.licence}
-          />
-          <LabelledDay title="Ends on" value={form.expires} set={put('expires')} fault={faults.expires} />
+          <LabelledText title="Receive, MHz" {...field('receive', 'receiveHz')} most={80} />
+          <LabelledText title="Transmit, MHz" {...field('transmit', 'transmitHz')} most={80} />
+          <LabelledSelect title="Width" {...field('bandwidthHz')} options={WIDTHS} />
+          <LabelledText title="Power, W" {...field('maxPowerW')} most={80} />
+          <LabelledText title="Licence" {...field('licence')} most={80} />
+          <LabelledDay title="Ends on" {...field('expires')} />
           <div className="col-span-2">
-            <LabelledText title="Area" value={form.area} set={put('area')} most={80} fault={faults.area} />
+            <LabelledText title="Area" {...field('area')} most={80} />
           </div>
           <div className="col-span-2 flex gap-2">
             <button type="button" className="btn btn-outline btn-xs" onClick={add}>

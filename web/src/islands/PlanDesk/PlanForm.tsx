@@ -7,6 +7,7 @@ import { countryChoices } from '../../messages/countries';
 import { NAMING_CHOICES } from '../../messages/naming';
 import { alertsText, fleetText, rightsText, scansText, servicesText } from '../../messages/planParts';
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
+import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -52,6 +53,7 @@ export function PlanForm({ desk, save }: Props) {
   };
   const used = new Set(plan.channels.map((channel) => channel.groupId));
   const change = (part: Partial<PlanHead>) => setHead((now) => ({ ...now, ...part }));
+  const field = fieldsOf(head, change);
   const changeGroup = (id: string, name: string) =>
     change({ groups: head.groups.map((group) => (group.id === id ? { ...group, name } : group)) });
   const nameless = head.name.trim() === '' || head.groups.some((group) => group.name.trim() === '');
@@ -64,15 +66,14 @@ export function PlanForm({ desk, save }: Props) {
         if (!nameless && alertsGood && fleetGood) void submit();
       }}
     >
-      <LabelledText title="Name of the plan" most={60} value={head.name} set={(name) => change({ name })} />
+      <LabelledText title="Name of the plan" most={60} {...field('name')} />
       <LabelledSelect
         title="Receive tones"
-        value={head.receivePolicy}
+        {...field('receivePolicy')}
         options={[
           ['closed', 'closed: sets wait for the tone, quiet'],
           ['open', 'open: sets hear everyone'],
         ]}
-        set={(receivePolicy) => change({ receivePolicy })}
       />
       <p className="muted text-small">
         Open suits travellers and finding faults. Closed is quiet, and hides others who are on the channel:
@@ -134,27 +135,23 @@ export function PlanForm({ desk, save }: Props) {
       <Part title="Who may send, and what goes in" state={rightsText(head)}>
         <LabelledSelect
           title="Where a holder may not send, and the set cannot be shut"
-          value={head.withoutRight}
+          {...field('withoutRight')}
           options={WITHOUT_RIGHT_CHOICES}
-          set={(withoutRight) => change({ withoutRight })}
         />
         <LabelledSelect
           title="Sets that nobody of the roster holds"
-          value={head.spares}
+          {...field('spares')}
           options={SPARES_CHOICES}
-          set={(spares) => change({ spares })}
         />
         <LabelledSelect
           title="Not on the air: planned channels are"
-          value={head.planned}
+          {...field('planned')}
           options={PLANNED_CHOICES}
-          set={(planned) => change({ planned })}
         />
         <LabelledSelect
           title="Not on the air: withdrawn channels are"
-          value={head.withdrawn}
+          {...field('withdrawn')}
           options={WITHDRAWN_CHOICES}
-          set={(withdrawn) => change({ withdrawn })}
         />
         <LabelledDay
           title="Sets are loaded on"
@@ -166,12 +163,11 @@ export function PlanForm({ desk, save }: Props) {
       <Part title="Scans and names" state={scansText(head)}>
         <LabelledSelect
           title="Scans, after a call"
-          value={head.resumeDelay}
+          {...field('resumeDelay')}
           options={[
             ['on', 'stay for the answer, for conversations'],
             ['off', 'move on at once, to hear more places'],
           ]}
-          set={(resumeDelay) => change({ resumeDelay })}
         />
         <LabelledSelect
           title="Names on displays that are set by keys"

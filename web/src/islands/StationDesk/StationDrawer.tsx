@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
 import { faultsOf, useFaults } from '../../ui/faults';
+import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -160,6 +161,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
   const [permission, setPermission] = useState(held.value.permission);
   const [copied, setCopied] = useState(false);
   const change = (part: Partial<Station['permission']>) => setPermission((now) => ({ ...now, ...part }));
+  const field = fieldsOf(permission, change);
   const request = requestText(requestParts(held.value, groupName, me, people.length));
   if (!mayEdit)
     return (
@@ -179,25 +181,14 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
       <h3 className="muted font-semibold">Permission</h3>
       <LabelledSelect
         title="How it stands"
-        value={permission.state}
+        {...field('state')}
         options={Object.entries(PERMISSION_TEXT) as [Station['permission']['state'], string][]}
-        set={(state) => change({ state })}
       />
       <div className="grid grid-cols-2 gap-2">
-        <LabelledText
-          title="Who asked or was told"
-          value={permission.by}
-          set={(by) => change({ by })}
-          most={60}
-        />
-        <LabelledDay title="On" none="unknown" value={permission.on} set={(on) => change({ on })} />
-        <LabelledDay
-          title="Good until"
-          none="unknown"
-          value={permission.expires}
-          set={(expires) => change({ expires })}
-        />
-        <LabelledText title="Note" value={permission.note} set={(note) => change({ note })} most={400} />
+        <LabelledText title="Who asked or was told" {...field('by')} most={60} />
+        <LabelledDay title="On" none="unknown" {...field('on')} />
+        <LabelledDay title="Good until" none="unknown" {...field('expires')} />
+        <LabelledText title="Note" {...field('note')} most={400} />
       </div>
       <button type="submit" className="btn btn-primary btn-sm">
         Save permission
