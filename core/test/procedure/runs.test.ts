@@ -1,5 +1,6 @@
 import { drawn, pressesOf, type Run, showsWords, turnUntil } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
+import { doRuns, handMs } from '../../src/procedure/runs';
 
 describe('what a display shows, as whole words', () => {
   it.each([
@@ -71,4 +72,115 @@ it('drawing, counting and doing come from the same runs', () => {
     { kind: 'until', legend: 'KEY', shows: ['1', '3'], mean: 1, most: 2 },
   ]);
   expect(pressesOf(runs)).toEqual({ mean: 5, most: 6 });
+});
+
+describe('how long a hand needs', () => {
+  const press = (times: number, heldMs?: number): Run => ({
+    do: 'press',
+    key: 'u',
+    times,
+    ...(heldMs !== undefined && { heldMs }),
+  });
+  const until = (mean: number, heldMs?: number): Run => ({
+    do: 'until',
+    key: 'u',
+    shows: ['5'],
+    as: 'words',
+    mean,
+    most: 9,
+    ...(heldMs !== undefined && { heldMs }),
+  });
+  // A press is 120 ms, switching off and on 3 s (`events.ts`); 100 ms between two keys.
+  it.each([
+    ['nothing', [], 0],
+    ['one press', [press(1)], 120],
+    ['three', [press(3)], 3 * 120 + 2 * 100],
+    ['a key that is held', [press(2, 1000)], 2 * 1000 + 100],
+    ['a pause and a press', [{ do: 'wait', ms: 500 }, press(1)], 500 + 120 + 100],
+    ['turned four times on average', [until(4)], 4 * 120 + 3 * 100],
+    ['held and turned', [until(2, 800), press(1)], 2 * 800 + 120 + 2 * 100],
+    ['switched off and on, then a press', [{ do: 'power' }, press(1)], 3000 + 120],
+  ] as [string, Run[], number][])('for %s', (_, runs, ms) => expect(handMs(runs, 100)).toBe(ms));
+});
+
+describe('a hand that reads the display', () => {
+  /** Does runs at a wheel of ten that each press turns on, or back with the other key down, and writes down what happens. */
+  const done = (runs: readonly Run[], from = 0) => {
+    let at = from;
+    const log: string[] = [];
+    const stuck = doRuns(
+      runs,
+      (event) => {
+        log.push(
+          event.kind === 'wait' ? `${event.ms}` : 'key' in event ? `${event.kind} ${event.key}` : event.kind,
+        );
+        if (event.kind === 'key') at = (at + 1) % 10;
+      },
+      () => [`AT ${at}`],
+      70,
+    );
+    return { at, stuck, log: log.join(', ') };
+  };
+  it('waits between two keys, and before none', () => {
+    expect(done([{ do: 'press', key: 'u', times: 2 }]).log).toBe('key u, 70, key u');
+    expect(done([{ do: 'press', key: 'u', times: 1, with: ['f'] }]).log).toBe('down f, key u, up f');
+    expect(
+      done([
+        { do: 'wait', ms: 500 },
+        { do: 'press', key: 'u', times: 1 },
+      ]).log,
+    ).toBe('500, 70, key u');
+    expect(
+      done([
+        { do: 'press', key: 'u', times: 1 },
+        { do: 'wait', ms: 500 },
+      ]).log,
+    ).toBe('key u, 70, 500');
+    expect(done([{ do: 'power' }, { do: 'press', key: 'u', times: 1 }]).log).toBe('power, 3000, key u');
+  });
+  it('presses only where it shows what it is to show', () => {
+    expect(done([{ do: 'press', key: 'u', times: 2, when: 'AT 0' }]).at).toBe(2);
+    expect(done([{ do: 'press', key: 'u', times: 2, when: 'AT 5' }])).toMatchObject({ at: 0, log: '' });
+  });
+  it('turns until it is there, not once where it is, and says what never came', () => {
+    const to = (shows: string[], most: number): Run => ({
+      do: 'until',
+      key: 'u',
+      shows,
+      as: 'words',
+      mean: 1,
+      most,
+    });
+    expect(done([to(['AT 3'], 3)])).toEqual({ at: 3, stuck: null, log: 'key u, 70, key u, 70, key u' });
+    expect(done([to(['AT 3'], 2)])).toMatchObject({ at: 2, stuck: 'AT 3' });
+    expect(done([to(['AT 0'], 9)])).toMatchObject({ at: 0, stuck: null, log: '' });
+    expect(done([to(['ON', 'OFF'], 2), { do: 'press', key: 'u', times: 1 }])).toMatchObject({
+      at: 2,
+      stuck: 'OFF',
+    });
+  });
+});
+
+it('is drawn by the legends of the keys: a turn by its first and its last text, what is not there by no word', () => {
+  const legends = { u: '▲', f: 'F' };
+  expect(
+    drawn(
+      [
+        { do: 'press', key: 'u', times: 2, heldMs: 900, with: ['f', 'x'], when: 'ON' },
+        { do: 'press', key: 'x', times: 1 },
+        { do: 'until', key: 'u', shows: ['1', '2', '3'], as: 'words', mean: 2, most: 4 },
+        { do: 'until', key: 'u', heldMs: 900, shows: ['1'], as: 'words', mean: 2, most: 4 },
+        { do: 'wait', ms: 5 },
+        { do: 'power' },
+      ],
+      legends,
+    ),
+  ).toStrictEqual([
+    { kind: 'key', legend: '▲', with: ['F', 'x'], times: 2, heldMs: 900, when: 'ON' },
+    { kind: 'key', legend: 'x', times: 1 },
+    { kind: 'until', legend: '▲', shows: ['1', '3'], mean: 2, most: 4 },
+    { kind: 'until', legend: '▲', heldMs: 900, shows: ['1'], mean: 2, most: 4 },
+    { kind: 'pause', ms: 5 },
+    { kind: 'power' },
+  ]);
 });
