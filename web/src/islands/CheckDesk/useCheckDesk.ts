@@ -1,8 +1,8 @@
-import { useStore } from '@nanostores/react';
 import { gatherFindings, type NextMove, type Repair, reviewPlan } from '@umbrex/core/check';
 import type { ChannelState } from '@umbrex/core/model';
-import { useMemo, useRef, useState } from 'react';
-import { $desk, type DeskState, saveChannel, startDesk } from '../desk/deskStore';
+import { useMemo, useState } from 'react';
+import { type DeskState, saveChannel } from '../desk/deskStore';
+import { useDesk } from '../desk/useDesk';
 
 const MOVES: readonly NextMove[] = ['fix', 'ask', 'look', 'know'];
 
@@ -12,13 +12,7 @@ export function useCheckDesk(
   said: Readonly<Record<string, ChannelState>>,
   today: string,
 ) {
-  const seeded = useRef(false);
-  if (!seeded.current) {
-    startDesk(initial);
-    seeded.current = true;
-  }
-  const [begun] = useState(() => ({ ...initial, computing: false }));
-  const { plan, mayEdit } = useStore($desk) ?? begun;
+  const { plan, mayEdit } = useDesk(initial);
   const [busy, setBusy] = useState(false);
   const groups = useMemo(() => {
     const found = reviewPlan(plan, { today, said });

@@ -1,4 +1,3 @@
-import { useStore } from '@nanostores/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { awayOf, countThere } from '@umbrex/core/evidence';
 import type { Cell, Verdict } from '@umbrex/core/fit';
@@ -14,7 +13,8 @@ import {
 } from 'react';
 import { besidesAway, setsThere } from '../../messages/rollout';
 import { VERDICTS } from '../../messages/verdicts';
-import { $desk, type DeskState, startDesk } from '../desk/deskStore';
+import type { DeskState } from '../desk/deskStore';
+import { useDesk } from '../desk/useDesk';
 
 /** A column of the board: a kind of device, or one of its units when the kind is opened. */
 export interface Column {
@@ -44,13 +44,7 @@ const GROUP_PX = 34;
 
 /** The state of the board: its columns and rows, the place in hand, what is filtered, which kinds are opened. */
 export function useFitBoard(initial: Omit<DeskState, 'computing'>, first: Partial<Place>) {
-  const seeded = useRef(false);
-  if (!seeded.current) {
-    startDesk(initial);
-    seeded.current = true;
-  }
-  const [begun] = useState(() => ({ ...initial, computing: false }));
-  const live = useStore($desk) ?? begun;
+  const live = useDesk(initial);
   // Drawn in slices between frames: a large board never holds up typing or scrolling.
   const desk = useDeferredValue(live);
   const { plan, board, units } = desk;

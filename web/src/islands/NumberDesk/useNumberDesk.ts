@@ -1,22 +1,16 @@
-import { useStore } from '@nanostores/react';
 import { awayOf } from '@umbrex/core/evidence';
 import { type Numbering, numberingWishes, numbersOf, type TogetherNumbering } from '@umbrex/core/fit';
 import { headOf, type Plan } from '@umbrex/core/model';
 import { useEffect, useRef, useState } from 'react';
 import { numberInWorker } from '../../workers/fitClient';
 import { numberTogetherInWorker } from '../../workers/togetherClient';
-import { $desk, type DeskState, savePlanHead, startDesk } from '../desk/deskStore';
+import { type DeskState, savePlanHead } from '../desk/deskStore';
+import { useDesk } from '../desk/useDesk';
 import { useOtherNumbers } from './useOtherNumbers';
 
 /** The state of the numbering: what somebody holds fast, what comes of it, and whether it is the plan's yet. */
 export function useNumberDesk(initial: Omit<DeskState, 'computing'>) {
-  const seeded = useRef(false);
-  if (!seeded.current) {
-    startDesk(initial);
-    seeded.current = true;
-  }
-  const [begun] = useState(() => ({ ...initial, computing: false }));
-  const desk = useStore($desk) ?? begun;
+  const desk = useDesk(initial);
   const { plan, units, descriptions, grounds } = desk;
   const [pins, setPins] = useState<Readonly<Record<string, number>>>(() => numberingWishes(plan).pins);
   const [result, setResult] = useState<Numbering | null>(null);

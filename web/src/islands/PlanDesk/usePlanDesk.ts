@@ -1,13 +1,13 @@
-import { useStore } from '@nanostores/react';
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel } from '@umbrex/core/model';
 import { aliasesOf } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useAddress } from '../../ui/address';
 import { mayLeave } from '../../ui/unsaved';
 import { call, failureText, newerOf, Refusal } from '../desk/api';
-import { $desk, $notice, type DeskState, deleteChannel, reorder, startDesk } from '../desk/deskStore';
+import { $notice, type DeskState, deleteChannel, reorder } from '../desk/deskStore';
+import { useDesk } from '../desk/useDesk';
 import type { RosterPerson } from './MayTransmit';
 
 /** What the fleet makes of one channel: how many units end in each verdict, and each kind's cell. */
@@ -22,13 +22,7 @@ export function usePlanDesk(
   first: string | null,
   around: { neighbours: readonly Neighbour[]; people: readonly RosterPerson[]; today: string },
 ) {
-  const seeded = useRef(false);
-  if (!seeded.current) {
-    startDesk(initial);
-    seeded.current = true;
-  }
-  const [begun] = useState(() => ({ ...initial, computing: false }));
-  const desk = useStore($desk) ?? begun;
+  const desk = useDesk(initial);
   const { plan, board } = desk;
   const [selectedId, setSelectedId] = useState<string | null>(first);
   const [importFindings, setImportFindings] = useState<Refusal['findings']>([]);
