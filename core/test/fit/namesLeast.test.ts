@@ -91,7 +91,7 @@ const plan = fc.array(
   fc.record({
     name: text(3),
     shortNames: fc.oneof(
-      { weight: 3, arbitrary: fc.constant([]) },
+      { weight: 3, arbitrary: fc.constant<string[]>([]) },
       { weight: 1, arbitrary: fc.array(text(2), { maxLength: 2 }) },
     ),
   }),
