@@ -41,6 +41,10 @@ test('the plan’s own business frequencies are written in its form, and a wrong
   await page.getByRole('button', { name: 'Add a frequency' }).click();
   const fields = page.getByRole('group', { name: 'Business frequencies of your own licence' });
   await fields.getByLabel('Name').fill('Ferry galley');
+  await fields.getByRole('button', { name: 'Take this frequency' }).click();
+  await expect(fields.getByLabel('Receive, MHz')).toBeFocused();
+  // Left empty it is the same one: nothing of its own is wrong with it.
+  await expect(fields.getByLabel('Transmit, MHz')).toHaveAttribute('aria-invalid', 'false');
   await fields.getByLabel('Receive, MHz').fill('452.2125');
   await fields.getByLabel('Power, W').fill('much');
   await fields.getByRole('button', { name: 'Take this frequency' }).click();

@@ -73,7 +73,9 @@ export function LicensedForm({ licensed, change }: Props) {
   const add = () => {
     if (!form) return;
     const parsed = rowOf(form);
-    tell(parsed.success ? {} : faultsOf(parsed.error, FAULTS));
+    const { transmitHz, ...others } = parsed.success ? {} : faultsOf(parsed.error, FAULTS);
+    // Left empty it is the one that it receives on: then only that one is wrong.
+    tell(transmitHz === undefined || form.transmit.trim() === '' ? others : { ...others, transmitHz });
     if (!parsed.success) return;
     change([...licensed, parsed.data]);
     setForm(null);
