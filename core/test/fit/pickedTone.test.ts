@@ -34,6 +34,15 @@ describe('a tone picked by the operator', () => {
     expect(names(pickedToneEffects('82.5', 'transmit', all).shut)).toEqual(['Kelp', 'Code']);
     expect(pickedToneEffects('82.5', 'transmit', all).deaf).toEqual([]);
   });
+  it('is heard where others wait for it: direct by what they wait for, through a repeater by what opens that', () => {
+    const apart = { transmitTone: '88.5', receiveTone: '131.8' };
+    const direct = channel('Direct', 462.6875, 462.6875, apart);
+    const through = channel('Through', 462.65, 467.65, apart);
+    const shut = (tone: string) => names(pickedToneEffects(tone, 'transmit', [direct, through]).shut);
+    expect(shut('131.8')).toEqual(['Through']);
+    expect(shut('88.5')).toEqual(['Direct']);
+    expect(shut('off')).toEqual(['Direct', 'Through']);
+  });
   it('both ways, its holder is deaf wherever another tone or none is sent', () =>
     expect(names(pickedToneEffects('131.8', 'both', all).deaf)).toEqual(['No tone', 'Code', 'Watch']));
   it('counts the code that sounds the same as the same', () =>

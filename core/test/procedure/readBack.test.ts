@@ -5,7 +5,7 @@ import { factoryMemory } from '@umbrex/core/model';
 import { readBackLines, settingLines } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { shipped } from '../support/devices';
-import { OSTREL, plan } from '../support/plans';
+import { channel, OSTREL, plan } from '../support/plans';
 
 describe('the settings of a whole set, as they are and as they shall be', () => {
   const PAGE = shipped('page-handheld');
@@ -80,5 +80,25 @@ describe('the places to be read back', () => {
       all.filter(({ number }) => touched.has(number)).map(({ number }) => number),
     );
     expect(all.some(({ changes }) => changes)).toBe(true);
+  });
+});
+
+describe('what stands on a display of a place', () => {
+  const tone = (transmitTone: string, receiveTone = 'off') => {
+    const amateur = shipped('amateur-handheld');
+    const { fit, sheet, now } = prepare(
+      plan([channel('Pair', 146.88, 146.28, { service: 'amateur-2m', transmitTone, receiveTone })]),
+      amateur,
+    );
+    const [line] = readBackLines(amateur, fit.image, sheet, now);
+    if (!line) throw new Error('a line');
+    return line.shown;
+  };
+  it('of two items for tones it is the one that is in force', () => {
+    const said = (of: ReturnType<typeof tone>) => [of.transmitTone, of.receiveTone].map(String);
+    expect(said(tone('88.5'))[0]).toContain('88.5');
+    expect(said(tone('D023N'))[0]).toContain('023');
+    // With none it is the first item’s word for none, and not nothing.
+    expect(said(tone('off'))[0]).not.toMatch(/88|023|undefined/);
   });
 });
