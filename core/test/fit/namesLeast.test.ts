@@ -108,17 +108,19 @@ describe('the names of a plan', () => {
       fc.property(
         plan,
         rule,
-        fc.constantFrom('nothing', 'of some', 'of each other'),
+        fc.constantFrom('nothing', 'of some', 'of each other', 'all the same', 'of nobody'),
         (rows, display, before) => {
           const channels = rows.map((row, i) => ({ id: `c${i}`, ...row }));
           const alone = [...namesTogether(channels.slice(1), display)];
-          const given = new Map(
-            before === 'nothing'
-              ? []
-              : before === 'of some'
-                ? alone.map(([id, { text: had }]) => [id, had])
-                : alone.map(([, { text: had }], i) => [`c${i}`, had]),
-          );
+          const [, { text: one = 'GULL2' } = {}] = alone[0] ?? [];
+          const GIVEN: Record<typeof before, [string, string][]> = {
+            nothing: [],
+            'of some': alone.map(([id, { text: had }]) => [id, had]),
+            'of each other': alone.map(([, { text: had }], i) => [`c${i}`, had]),
+            'all the same': channels.map(({ id }) => [id, one]),
+            'of nobody': channels.map(({ id }, i) => [id, `GULL${i}`]),
+          };
+          const given = new Map(GIVEN[before]);
           const names = [...namesTogether(channels, display, given).values()];
           const prices = costs(channels, display, given);
           expect(sumOf(prices, names)).toBe(least(prices));
