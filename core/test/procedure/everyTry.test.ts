@@ -1,6 +1,6 @@
 import { prepare } from '@umbrex/core/flow';
 import { type Description, slotsOf } from '@umbrex/core/model';
-import { beginnings, CALM, type Replay, replay, TRIES_UNKNOWN } from '@umbrex/core/procedure';
+import { beginnings, CALM, prove, type Replay, replay, TRIES_UNKNOWN } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
 import { UNSEEN } from '../support/memory';
@@ -91,5 +91,23 @@ describe('where the tries begin', () => {
         .toSpliced(1, 1),
     );
     expect(at(null)[1]?.number).not.toBe(to);
+  });
+});
+
+describe('a set that a program loads', () => {
+  const CABLE = shipped('cable-handheld');
+  const of = (unit?: typeof SEEN_BY_NOBODY, description = CABLE) => prepare(OSTREL, description, unit);
+  it('is proven where its file comes out right, once for a set that is known, often for one that is not', () => {
+    expect(of().proof).toMatchObject({ proven: true, slowToo: true, firstDifference: null, tried: 1 });
+    expect(of(SEEN_BY_NOBODY).proof).toMatchObject({ proven: true, slowToo: true, tried: TRIES_UNKNOWN });
+  });
+  it('is not, where the set refuses a value of it, and the refusal is named', () => {
+    const { now, wanted, sheet } = of();
+    const [number, values] = [...wanted.slots].find(([, one]) => one) ?? [];
+    const power = CABLE.fields.find(({ holds }) => holds === 'powerW')?.id ?? '';
+    const slots = new Map(wanted.slots).set(number ?? -1, { ...values, [power]: 99 });
+    const proof = prove(CABLE, now, { ...wanted, slots }, sheet);
+    expect(proof).toMatchObject({ proven: false, slowToo: false });
+    expect(proof.firstDifference).not.toBeNull();
   });
 });
