@@ -132,6 +132,25 @@ describe('the names of a plan', () => {
     );
   });
 
+  it('stay as a set has them when others go, unless the whole name or one that somebody wrote is free now', () => {
+    fc.assert(
+      fc.property(plan, rule, fc.nat({ max: 4 }), (rows, display, at) => {
+        const channels = rows.map((row, i) => ({ id: `c${i}`, ...row }));
+        const had = namesTogether(channels, display);
+        if ([...had.values()].some(({ isTwice }) => isTwice)) return;
+        const given = new Map([...had].map(([id, { text }]) => [id, text]));
+        const left = channels.toSpliced(at % channels.length, 1);
+        const now = namesTogether(left, display, given);
+        for (const channel of left) {
+          const better = nameForms(channel, display).filter(({ cost }) => cost < 0);
+          const { text } = now.get(channel.id) ?? {};
+          if (!better.some((form) => form.text === text)) expect(text).toBe(given.get(channel.id));
+        }
+      }),
+      { numRuns: runs(400), seed: 21 },
+    );
+  });
+
   it('are the cheapest of all for three hundred channels too: what each could do without is left out before', () => {
     const WORDS = ['Gull', 'Gully', 'Hill', 'Harbour', 'Harbor', 'Gate', 'North', 'South', '1', '2', '12'];
     WORDS.push(

@@ -34,11 +34,11 @@ export function LabelledCheck({
   );
 }
 
-/** A box at the row that it chooses, which says what it is: seen as a box, heard by its words. */
-export function RowCheck({ of, className = '', ...check }: Omit<Props, 'children'> & { of: string }) {
+/** A box at the row that it chooses: seen as a box, heard by its title. */
+export function RowCheck({ title, className = '', ...check }: Omit<Props, 'children'> & { title: string }) {
   return (
     <LabelledCheck {...check} className={`min-w-6 self-start ${className}`}>
-      <span className="sr-only">{of}</span>
+      <span className="sr-only">{title}</span>
     </LabelledCheck>
   );
 }

@@ -11,6 +11,8 @@ interface Props extends Titled {
   width?: string;
   /** In figures' letters, and spelt as it is typed: what stands on a display, or in a listing. */
   isExact?: boolean;
+  /** What a display shows in capitals: a phone offers those first. */
+  isCapitals?: boolean;
   /** What may be written there. */
   hint?: string;
   /** The list of what is known already, by its id. */
@@ -27,6 +29,7 @@ export function LabelledText({
   inputMode = 'text',
   width = 'w-full',
   isExact = false,
+  isCapitals = false,
   hint,
   list,
   ...titled
@@ -44,7 +47,7 @@ export function LabelledText({
           placeholder={hint}
           list={list}
           onChange={(event) => set(event.target.value)}
-          {...(isExact && { spellCheck: false, autoCapitalize: 'off' })}
+          {...(isExact && { spellCheck: false, autoCapitalize: isCapitals ? 'characters' : 'off' })}
           {...tied}
         />
       )}

@@ -91,13 +91,16 @@ export function ChoiceField<F extends FieldValues>({
   );
 }
 
-/** A box to tick, its title beside it. */
-export function CheckField<F extends FieldValues>(bound: Bound<F>) {
-  const { control } = useBound(bound);
+/** A box to tick, its title beside it: on or off, neither of them wrong. */
+export function CheckField<F extends FieldValues>({
+  form,
+  name,
+  title,
+}: Pick<Bound<F>, 'form' | 'name' | 'title'>) {
   return (
     <label className="flex min-h-7 items-center gap-2 text-plain">
-      <input type="checkbox" className="checkbox checkbox-sm" {...control} />
-      {bound.title}
+      <input type="checkbox" className="checkbox checkbox-sm" {...form.register(name)} />
+      {title}
     </label>
   );
 }

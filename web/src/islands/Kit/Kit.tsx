@@ -101,7 +101,7 @@ function KitIsland() {
           <LabelledCheck isOff checked={isOn} set={setOn}>
             A box that cannot be ticked now
           </LabelledCheck>
-          <RowCheck of="Choose this row" checked={isOn} set={setOn} />
+          <RowCheck title="Choose this row" checked={isOn} set={setOn} />
           <div className="sm:col-span-2">
             <TakeInFile
               label="A file"

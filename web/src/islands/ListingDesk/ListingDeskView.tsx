@@ -113,7 +113,7 @@ function Found({
             className="grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 gap-y-1 border-b border-base-300 py-2.5 lg:grid-cols-[1.75rem_13rem_minmax(0,1fr)]"
           >
             <RowCheck
-              of={`Take ${entry.title}`}
+              title={`Take ${entry.title}`}
               checked={chosen.has(entry.id)}
               isOff={!read.channel || added.has(entry.id)}
               set={() => toggle(entry.id)}

@@ -63,6 +63,7 @@ function Screen({ hand: { card } }: { hand: Hand }) {
           set={setText}
           most={40}
           isExact
+          isCapitals
           hint="a label, a name, a frequency"
           width="min-h-12 w-full text-lg"
         />

@@ -87,7 +87,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
               className={`grid grid-cols-[1.75rem_minmax(0,1fr)] items-start gap-x-2 border-b border-base-300 py-1.5 sm:grid-cols-[1.75rem_minmax(9rem,1fr)_minmax(9rem,1.2fr)_minmax(8rem,1fr)] ${open?.value.id === person.id ? 'bg-base-100' : ''}`}
             >
               <RowCheck
-                of={`Choose ${person.name}`}
+                title={`Choose ${person.name}`}
                 checked={chosen.has(person.id)}
                 set={() => toggle(person.id)}
               />

@@ -122,7 +122,7 @@ function Sets({ shown, chosen, choose, mayEdit, planId, number }: Desk) {
         >
           {mayEdit ? (
             <RowCheck
-              of={`Choose ${row.nickname}`}
+              title={`Choose ${row.nickname}`}
               className="print-hide"
               checked={chosen.has(row.unitId)}
               set={(yes) => choose(row.unitId, yes)}
