@@ -41,6 +41,12 @@ test('the plan’s own business frequencies are written in its form, and a wrong
   await page.getByRole('button', { name: 'Add a frequency' }).click();
   const fields = page.getByRole('group', { name: 'Business frequencies of your own licence' });
   await fields.getByLabel('Name').fill('Ferry galley');
+  const plan = page.getByLabel('Name of the plan');
+  const name = await plan.inputValue();
+  await plan.fill('Ostrel with a galley');
+  await expect(page.getByText('take it or cancel it before you save')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save plan' })).toBeDisabled();
+  await plan.fill(name);
   await fields.getByRole('button', { name: 'Take this frequency' }).click();
   await expect(fields.getByLabel('Receive, MHz')).toBeFocused();
   // Left empty it is the same one: nothing of its own is wrong with it.

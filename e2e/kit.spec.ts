@@ -52,6 +52,27 @@ test('a list is one stop, its drawer takes the focus and gives it back, and a pa
   await expect(page.getByRole('heading', { name: 'The parts of the screens' })).toBeVisible();
 });
 
+test('a button that is switched off keeps the focus and does nothing, and a choice of what is gone says so', async ({
+  page,
+}) => {
+  await open(page, '/kit');
+  await ready(page);
+  await expect(page.getByRole('button', { name: 'Switched off' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Switched off' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Space');
+  await expect(page.getByText('came to a stop')).toHaveCount(0);
+  const once = page.getByRole('button', { name: 'Keep once' });
+  await expect(once).toBeDisabled();
+  await page.getByLabel('A line', { exact: true }).fill('other words');
+  await once.click();
+  await expect(once).toBeDisabled();
+  await expect(once).toBeFocused();
+  await expect(page.getByLabel('A choice of what went meanwhile').locator('option:checked')).toHaveText(
+    'not in this list any more',
+  );
+});
+
 test('words that nobody saved are asked about before they are left', async ({ page }) => {
   await open(page, `${await planPath(page)}/people`);
   await ready(page);

@@ -24,7 +24,9 @@ test('a trunked site goes into the plan by its control channels; the tower that 
   await page.getByLabel('Part of a trunked network').fill('Ostrel county system');
   await page.getByLabel('Transmit', { exact: true }).selectOption('direct');
   await page.getByRole('button', { name: 'Save channel' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'only listened to here' })).toBeVisible();
+  await expect(page.getByLabel('Part of a trunked network')).toHaveAccessibleDescription(
+    /only listened to here/,
+  );
   await page.getByLabel('Transmit', { exact: true }).selectOption('listen');
   await page.getByLabel('Is this tower heard here?').selectOption('yes');
   await page.getByRole('button', { name: 'Save channel' }).click();

@@ -382,3 +382,50 @@ test('a part that cannot be fetched says so in its place, and comes with the pag
   await said.getByRole('button', { name: 'Load the page again' }).click();
   await expect(page.getByRole('button', { name: 'Save channel' })).toBeVisible();
 });
+
+test('what reads lines comes after the page: Enter waits for it, and it says where it could not be fetched', async ({
+  page,
+}) => {
+  const path = await planPath(page);
+  let letCome = () => {};
+  const mayCome = new Promise<void>((come) => {
+    letCome = come;
+  });
+  await page.route(/\/Reading\./, async (route) => {
+    await mayCome;
+    await route.continue();
+  });
+  await open(page, path);
+  await entry(page).fill('Sanderling Spit 462.650 rpt in 131.8');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Reading…')).toBeVisible();
+  await expect(row(page, 'Sanderling Spit')).toHaveCount(0);
+  letCome();
+  await expect(row(page, 'Sanderling Spit')).toHaveCount(1);
+  await expect(entry(page)).toHaveValue('');
+  await page.unroute(/\/Reading\./);
+
+  await page.route(/\/Reading\./, (route) => route.fulfill({ status: 404, body: '' }));
+  await page.reload();
+  await ready(page);
+  await entry(page).fill('Sanderling Shelf 462.650 rpt in 131.8');
+  const said = page.getByRole('alert').filter({ hasText: 'could not be fetched' });
+  await expect(said).toBeVisible();
+  await page.unroute(/\/Reading\./);
+  await said.getByRole('button', { name: 'Load the page again' }).click();
+  await ready(page);
+  // What was written is still there.
+  await expect(entry(page)).toHaveValue('Sanderling Shelf 462.650 rpt in 131.8');
+  await entry(page).focus();
+  await expect(page.getByText('Enter adds it.')).toBeVisible();
+});
+
+test('without the tables of services a search says what it did not look through', async ({ page }) => {
+  await page.route(/\/rules\./, (route) => route.fulfill({ status: 404, body: '' }));
+  await open(page, await planPath(page));
+  await page.getByPlaceholder('name, MHz, wx 2').fill('gannet');
+  await expect(
+    page.getByText('only names, notes and frequencies of the plan are looked through'),
+  ).toBeVisible();
+  await expect(row(page, 'Gannet Top')).toHaveCount(1);
+});

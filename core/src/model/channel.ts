@@ -141,21 +141,3 @@ export function bareChannel(
     ...says,
   };
 }
-
-/**
- * What scanning sets shall do with a channel. A broadcast never falls silent, so that a scan would stay on it: the usual is to leave it
- * out. Common practice, no published source.
- */
-export function wantedInScan({
-  scan,
-  service,
-}: Pick<Channel, 'scan' | 'service'>): 'in' | 'out' | 'priority' {
-  if (scan !== 'usual') return scan;
-  return service === 'weather' ? 'out' : 'in';
-}
-
-/** How a channel is used, read off its frequencies. */
-export function kindOf(channel: Pick<Channel, 'receiveHz' | 'transmitHz'>): 'repeater' | 'direct' | 'listen' {
-  if (channel.transmitHz === null) return 'listen';
-  return channel.transmitHz === channel.receiveHz ? 'direct' : 'repeater';
-}

@@ -1,6 +1,7 @@
 export * from './behaviour';
 export * from './benchDay';
 export * from './channel';
+export * from './channelUse';
 export * from './content';
 export * from './day';
 export * from './decode';

@@ -188,12 +188,3 @@ export function headOf(plan: PlanHead): PlanHead {
   const parts = (Object.keys(PlanHeadSchema.shape) as (keyof PlanHead)[]).map((key) => [key, plan[key]]);
   return Object.fromEntries(parts) as PlanHead;
 }
-
-/**
- * The tone a set must wait for on this channel under the plan's and the channel's own policy: `off` where it is open,
- * `unknown` where nobody knows what is sent to us and the policy is closed.
- */
-export function wantedReceiveTone(channel: Channel, planPolicy: Plan['receivePolicy']): string {
-  const policy = channel.receivePolicy === 'plan' ? planPolicy : channel.receivePolicy;
-  return policy === 'open' ? 'off' : channel.receiveTone;
-}

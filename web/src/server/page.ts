@@ -2,7 +2,7 @@ import { kindOf } from '@umbrex/core/model';
 import { z } from 'zod';
 import { StateInAddressSchema } from '../contract/revisions';
 import { allows } from '../contract/roles';
-import type { EntryGroup } from '../islands/EntryLine/useEntryLine';
+import type { EntryGroup } from '../islands/desk/entryGroup';
 import { getConfig } from './config';
 import { today } from './day';
 import { getDb } from './db';

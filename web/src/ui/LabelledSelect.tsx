@@ -23,6 +23,7 @@ export function LabelledSelect<V extends string>({
   isSmall = false,
   ...titled
 }: Props<V>) {
+  const isAmong = [options, ...groups.map((group) => group.options)].flat().some(([one]) => one === value);
   return (
     <Labelled<HTMLSelectElement> {...titled}>
       {(tied) => (
@@ -32,6 +33,10 @@ export function LabelledSelect<V extends string>({
           onChange={(event) => set(event.target.value as V)}
           {...tied}
         >
+          {/* Without a line of its own a browser would show the first, which nobody chose. */}
+          {!isAmong && (
+            <option value={value}>{value === '' ? 'choose one' : 'not in this list any more'}</option>
+          )}
           <Options options={options} />
           {groups.map(
             (group) =>

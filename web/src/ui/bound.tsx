@@ -1,5 +1,5 @@
-import { type ReactNode, useId } from 'react';
 import type { FieldPath, FieldValues, RegisterOptions, UseFormReturn } from 'react-hook-form';
+import { Labelled, type Tied } from './Labelled';
 import { Options } from './LabelledSelect';
 
 /* Fields of a form that react-hook-form keeps: a title above, what is wrong below, and the two tied together. */
@@ -14,44 +14,16 @@ interface Bound<F extends FieldValues> {
   options?: RegisterOptions<F>;
 }
 
-/** What ties a control to its title and its fault. */
-function useBound<F extends FieldValues>({ form, name, fault, options }: Bound<F>) {
-  const id = useId();
-  const said = fault ?? form.getFieldState(name, form.formState).error?.message;
-  const control = {
-    id,
-    ...form.register(name, options as never),
-    'aria-invalid': said !== undefined,
-    ...(said !== undefined && { 'aria-describedby': `${id}-fault` }),
+/** What a field says of itself, and what ties its control to the form. */
+function boundTo<F extends FieldValues>({ form, name, title, fault, options }: Bound<F>) {
+  return {
+    titled: { title, fault: fault ?? form.getFieldState(name, form.formState).error?.message },
+    control: form.register(name, options as never),
   };
-  return { id, said, control };
 }
 
-function Titled({
-  id,
-  title,
-  said,
-  children,
-}: {
-  id: string;
-  title: string;
-  said: string | undefined;
-  children: ReactNode;
-}) {
-  return (
-    <div>
-      <label htmlFor={id} className="muted block text-small">
-        {title}
-      </label>
-      {children}
-      {said !== undefined && (
-        <p id={`${id}-fault`} className="finding mt-1 text-small" data-severity="error" role="alert">
-          {said}
-        </p>
-      )}
-    </div>
-  );
-}
+/** Ties a control to its title and to the form, which focuses the first field that is wrong by itself. */
+const tied = ({ ref: _, ...by }: Tied<HTMLElement>) => by;
 
 /** A line of text, in figures' letters where it holds figures; or a day. */
 export function LineField<F extends FieldValues>({
@@ -61,18 +33,21 @@ export function LineField<F extends FieldValues>({
   initial,
   ...bound
 }: Bound<F> & { figures?: boolean; type?: 'text' | 'date'; placeholder?: string; initial?: string }) {
-  const { id, said, control } = useBound(bound);
+  const { titled, control } = boundTo(bound);
   return (
-    <Titled id={id} title={bound.title} said={said}>
-      <input
-        type={type}
-        className={`input input-sm w-full ${figures ? 'font-mono' : ''}`}
-        placeholder={placeholder}
-        defaultValue={initial}
-        {...(figures && { inputMode: 'decimal' as const })}
-        {...control}
-      />
-    </Titled>
+    <Labelled {...titled}>
+      {(by) => (
+        <input
+          type={type}
+          className={`input input-sm w-full ${figures ? 'font-mono' : ''}`}
+          placeholder={placeholder}
+          defaultValue={initial}
+          {...(figures && { inputMode: 'decimal' as const })}
+          {...tied(by)}
+          {...control}
+        />
+      )}
+    </Labelled>
   );
 }
 
@@ -81,13 +56,15 @@ export function ChoiceField<F extends FieldValues>({
   choices,
   ...bound
 }: Bound<F> & { choices: readonly (readonly [value: string, words: string, isOff?: boolean])[] }) {
-  const { id, said, control } = useBound(bound);
+  const { titled, control } = boundTo(bound);
   return (
-    <Titled id={id} title={bound.title} said={said}>
-      <select className="select select-sm w-full" {...control}>
-        <Options options={choices} />
-      </select>
-    </Titled>
+    <Labelled<HTMLSelectElement> {...titled}>
+      {(by) => (
+        <select className="select select-sm w-full" {...tied(by)} {...control}>
+          <Options options={choices} />
+        </select>
+      )}
+    </Labelled>
   );
 }
 

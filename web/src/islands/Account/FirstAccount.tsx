@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
@@ -48,13 +49,13 @@ function FirstAccountIsland({ asksWord = false, isAlone = false }: Props) {
         help={PASSWORD_HELP}
       />
       <Fault text={fault} />
-      <button
+      <Button
         type="submit"
         className="btn btn-primary btn-sm"
-        disabled={Object.entries(form).some(([key, text]) => !text.trim() && (key !== 'word' || asksWord))}
+        isOff={Object.entries(form).some(([key, text]) => !text.trim() && (key !== 'word' || asksWord))}
       >
         Make the account
-      </button>
+      </Button>
     </form>
   );
 }

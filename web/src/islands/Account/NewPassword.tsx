@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -38,9 +39,9 @@ export function NewPassword() {
         help={PASSWORD_HELP}
       />
       <Fault text={fault} />
-      <button type="submit" className="btn btn-outline btn-sm" disabled={!form.old || !form.password}>
+      <Button type="submit" className="btn btn-outline btn-sm" isOff={!form.old || !form.password}>
         Change the password
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
@@ -23,10 +24,10 @@ export function SecondFactor({ on }: { on: boolean }) {
             set={setPassword}
             autoComplete="current-password"
           />
-          <button
+          <Button
             type="button"
             className="btn btn-outline btn-sm"
-            disabled={!password}
+            isOff={!password}
             onClick={() =>
               void send(async () => {
                 await call('DELETE /api/account/second-factor', {}, { password });
@@ -35,7 +36,7 @@ export function SecondFactor({ on }: { on: boolean }) {
             }
           >
             Switch codes off
-          </button>
+          </Button>
         </>
       ) : offer ? (
         <form
@@ -62,9 +63,9 @@ export function SecondFactor({ on }: { on: boolean }) {
             autoComplete="one-time-code"
             inputMode="numeric"
           />
-          <button type="submit" className="btn btn-primary btn-sm" disabled={code.trim().length < 6}>
+          <Button type="submit" className="btn btn-primary btn-sm" isOff={code.trim().length < 6}>
             Switch codes on
-          </button>
+          </Button>
         </form>
       ) : (
         <button

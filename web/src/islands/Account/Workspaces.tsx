@@ -1,6 +1,7 @@
 import type { PlanCountry } from '@umbrex/core/facts';
 import { useState } from 'react';
 import { countryChoices } from '../../messages/countries';
+import { Button } from '../../ui/Button';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -67,13 +68,13 @@ export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspa
             set={setCountry}
           />
           <Fault text={fault} />
-          <button
+          <Button
             type="submit"
             className="btn btn-outline btn-sm"
-            disabled={!name.trim() || country === 'unknown'}
+            isOff={!name.trim() || country === 'unknown'}
           >
             Start it
-          </button>
+          </Button>
         </form>
       )}
     </section>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { clockText, finishText, STANDING_BESIDE, TASK_STATE, TASK_WAY } from '../../messages/bench';
 import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
+import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { BenchChart } from './BenchChart';
@@ -67,15 +68,15 @@ function Day(desk: Desk & { day: BenchDay }) {
         <div className="print-hide space-y-3">
           <BenchForm {...desk} onChanged={setIsChanged} />
           <p className="flex flex-wrap items-center gap-3">
-            <button
+            <Button
               type="button"
               className="btn btn-primary btn-sm"
               // What was ticked comes first: it is worked out from what the server has.
-              disabled={working || missing !== '' || desk.marks.waiting.some(({ why }) => why === '')}
+              isOff={working || missing !== '' || desk.marks.waiting.some(({ why }) => why === '')}
               onClick={() => void workOut()}
             >
               {begun ? 'Work out the rest anew' : 'Work it out'}
-            </button>
+            </Button>
             {working ? (
               <span role="status" className="flex items-center gap-2">
                 <progress className="progress w-32" aria-label="Working out the day" />

@@ -3,6 +3,7 @@ import type { BenchDay } from '@umbrex/core/model';
 import { useEffect, useState } from 'react';
 import { STANDING_BESIDE } from '../../messages/bench';
 import { counted } from '../../messages/labels';
+import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
 import { faultsIn, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
@@ -176,9 +177,9 @@ export function BenchForm({
         </p>
       )}
       <p className="flex gap-2">
-        <button type="submit" className="btn btn-outline btn-sm" disabled={!isChanged}>
+        <Button type="submit" className="btn btn-outline btn-sm" isOff={!isChanged}>
           Save the day
-        </button>
+        </Button>
         {isChanged && (
           <button
             type="button"

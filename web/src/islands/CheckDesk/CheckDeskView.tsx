@@ -1,5 +1,6 @@
 import { FindingItem } from '../../components/FindingItem';
 import { NEXT_TEXT, REPAIR_TEXT } from '../../messages/check';
+import { Button } from '../../ui/Button';
 import type { useCheckDesk } from './useCheckDesk';
 
 /** What is wrong with the plan, grouped by what to do next, each with why, its source and a repair where one is safe. */
@@ -54,15 +55,15 @@ export function CheckDeskView({
                     <FindingItem finding={first.finding} />
                   </ul>
                   {mayEdit && first.repair && (
-                    <button
+                    <Button
                       type="button"
                       className="btn btn-outline btn-sm self-start"
-                      disabled={busy}
+                      isOff={busy}
                       onClick={() => void mend(repairs)}
                     >
                       {REPAIR_TEXT[first.repair.code]}
                       {repairs.length > 1 && `, all ${repairs.length}`}
-                    </button>
+                    </Button>
                   )}
                 </li>
               ))}

@@ -2,6 +2,7 @@ import type { QuestionId } from '@umbrex/core/interview';
 import { Shape } from '../../components/Shape';
 import { QUESTION_TEXT } from '../../messages/interview';
 import { VERDICT_TEXT, VERDICTS } from '../../messages/verdicts';
+import { Button } from '../../ui/Button';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { QuestionPicture } from './QuestionPicture';
@@ -65,14 +66,14 @@ export function DescribeDeskView(props: Props) {
           </section>
         )}
         <p className="mt-5 flex flex-wrap items-center gap-3">
-          <button
+          <Button
             type="button"
             className="btn btn-primary btn-sm"
-            disabled={!pattern || title.trim() === '' || busy}
+            isOff={!pattern || title.trim() === '' || busy}
             onClick={() => void save()}
           >
             Add this kind
-          </button>
+          </Button>
           <span className="muted text-plain">
             It gets a card of values; its keys can be described later, in its file.
           </span>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { Kind, Settings } from './useDeviceDesk';
 
@@ -65,9 +66,9 @@ export function SetupForm({ kind, teams, wantedOn, save }: Props) {
             width="w-44"
           />
         ))}
-        <button type="submit" className="btn btn-outline btn-sm" disabled={!isTouched}>
+        <Button type="submit" className="btn btn-outline btn-sm" isOff={!isTouched}>
           {role ? `Save for the ${kind.title}s of ${role.name}` : `Save for every ${kind.title}`}
-        </button>
+        </Button>
       </form>
     </details>
   );

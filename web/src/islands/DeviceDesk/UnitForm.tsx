@@ -4,6 +4,7 @@ import { type Unit, type UnitInput, UnitSchema } from '@umbrex/core/model';
 import { useState } from 'react';
 import { type UseFormReturn, useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';
+import { Button } from '../../ui/Button';
 import { ChoiceField, LineField, named } from '../../ui/bound';
 import { mayLeave, useUnsaved } from '../../ui/unsaved';
 import { OwnAreas } from './OwnAreas';
@@ -105,13 +106,13 @@ export function UnitForm({ unit, kinds, people, pairs, teams, areaNames, save, c
         />
       )}
       <div className="flex gap-2">
-        <button
+        <Button
           type="submit"
           className="btn btn-primary btn-sm"
-          disabled={formState.isSubmitting || !hasGoodAreas}
+          isOff={formState.isSubmitting || !hasGoodAreas}
         >
           {action}
-        </button>
+        </Button>
         {cancel && (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => mayLeave() && cancel()}>
             Cancel

@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react';
 import type { EnrolKind, Enrolment } from '../../contract/roster';
 import { HOLDS_TEXT } from '../../messages/enrol';
 import { QUESTION_TEXT } from '../../messages/interview';
+import { Button } from '../../ui/Button';
 import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -125,9 +126,9 @@ function EnrolIsland(props: Props) {
       />
       <LicencePart {...enrolment} />
       <Fault text={fault} />
-      <button type="submit" className="btn btn-primary btn-sm" disabled={state === 'sending'}>
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={state === 'sending'}>
         Send it
-      </button>
+      </Button>
     </form>
   );
 }

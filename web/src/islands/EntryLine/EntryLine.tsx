@@ -1,7 +1,8 @@
 import type { PlanCountry } from '@umbrex/core/facts';
 import { guarded } from '../../ui/guarded';
+import type { EntryGroup } from '../desk/entryGroup';
 import { EntryLineView } from './EntryLineView';
-import { type EntryGroup, useEntryLine } from './useEntryLine';
+import { useEntryLine } from './useEntryLine';
 import type { KindInHand } from './useSetInHand';
 
 interface Props {

@@ -1,14 +1,8 @@
-import { SERVICE_TITLES } from '@umbrex/core/facts';
-import type { Question } from '@umbrex/core/findings';
-import { mhzText } from '@umbrex/core/units';
-import { Offers } from '../../components/Offers';
-import { PathStrip, stripWords } from '../../components/PathStrip';
-import { STATE_TEXT } from '../../messages/channelState';
-import { questionText } from '../../messages/questions';
-import { named } from '../../ui/bound';
+import { Button } from '../../ui/Button';
 import { LabelledSelect } from '../../ui/LabelledSelect';
-import { later } from '../../ui/later';
-import type { EntryGroup, useEntryLine } from './useEntryLine';
+import { later, NotFetched } from '../../ui/later';
+import type { EntryGroup } from '../desk/entryGroup';
+import type { useEntryLine } from './useEntryLine';
 
 /** Asked for when somebody pastes a whole listing. */
 const PasteDialog = later(() => import('./PasteDialog').then((part) => part.PasteDialog), { fetch: 'asked' });
@@ -60,15 +54,17 @@ export function EntryLineView(props: Props) {
         </label>
         {open && (
           <div className="absolute inset-x-0 top-full z-30 mt-1 max-h-[70vh] overflow-auto rounded border border-base-content bg-base-100 p-4 shadow-lg [--strip-ground:var(--color-base-100)]">
-            <Reading {...props} />
+            <div id="entry-reading" aria-live="polite">
+              <Read {...props} />
+            </div>
             <div className="mt-3 flex flex-wrap items-center gap-3">
-              <button type="submit" className="btn btn-primary btn-sm" disabled={!reading.ok || busy}>
+              <Button type="submit" className="btn btn-primary btn-sm" isOff={reading?.ok === false || busy}>
                 {busy ? 'Adding…' : 'Add to plan'}
-              </button>
+              </Button>
               <button type="button" className="btn btn-ghost btn-sm" onClick={clear}>
                 Clear
               </button>
-              {reading.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
+              {reading?.ok && <span className="muted text-sm max-sm:hidden">Enter adds it.</span>}
               {props.kinds.length > 0 && (
                 <LabelledSelect
                   title="Set in hand"
@@ -100,66 +96,11 @@ export function EntryLineView(props: Props) {
   );
 }
 
-function Reading({ reading, take, groups, groupId, setGroupId }: Props) {
-  const { channel, questions } = reading;
-  const asked = questions.filter((question) => question.blocking);
-  const assumed = questions.filter((question) => !question.blocking);
-  // What is asked is no reading.
-  const open = new Set(questions.map(({ of }) => of));
+/** How the line reads, once what reads lines is here. */
+function Read({ reader, reading, groups, groupId, setGroupId, take }: Props) {
+  if (reader === 'failed') return <NotFetched />;
+  if (reader === undefined || reading === null) return <p className="muted text-sm">Reading…</p>;
   return (
-    <div id="entry-reading" aria-live="polite">
-      {channel && (
-        <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-          <div className="min-w-36">
-            <p className="font-semibold">{channel.name}</p>
-            <p className="muted text-sm">
-              {channel.service === 'other' ? 'no service known here' : SERVICE_TITLES[channel.service]},{' '}
-              {mhzText(channel.receiveHz)} MHz{open.has('mode') ? '' : `, ${channel.mode}`}
-              {channel.bandwidth === 'unknown' || open.has('width') ? '' : `, ${channel.bandwidth}`}
-              {channel.state === 'on-air' || open.has('state') ? '' : `, ${STATE_TEXT[channel.state]}`}
-            </p>
-          </div>
-          <div>
-            <PathStrip channel={channel} waitsFor={channel.receiveTone} />
-            <p className="muted text-small">
-              {asked.length > 0 && <strong>So far: </strong>}
-              {stripWords(channel, channel.receiveTone)}
-            </p>
-          </div>
-          <LabelledSelect
-            title="into"
-            at="beside"
-            value={groupId}
-            options={named(groups)}
-            set={setGroupId}
-            width="w-48"
-          />
-        </div>
-      )}
-      {asked.length > 0 && (
-        <ul className="mt-2 space-y-2">
-          {asked.map((question) => (
-            <Asked key={question.code + question.about} question={question} take={take} />
-          ))}
-        </ul>
-      )}
-      {assumed.length > 0 && (
-        <ul className="mt-2 space-y-1 text-sm">
-          {assumed.map((question) => (
-            <Asked key={question.code + question.about} question={question} take={take} />
-          ))}
-        </ul>
-      )}
-    </div>
-  );
-}
-
-function Asked({ question, take }: { question: Question; take: (line: string) => void }) {
-  return (
-    <li className="finding" data-severity={question.blocking ? 'warning' : 'note'}>
-      <span className="muted text-tiny font-semibold">{question.blocking ? 'Asks ' : 'Taken '}</span>
-      {questionText(question)}
-      <Offers question={question} take={take} />
-    </li>
+    <reader.Reading reading={reading} groups={groups} groupId={groupId} setGroupId={setGroupId} take={take} />
   );
 }

@@ -7,9 +7,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Offers } from '../../components/Offers';
 import { questionText } from '../../messages/questions';
 import { toneWords } from '../../messages/tones';
+import { Button } from '../../ui/Button';
 import { LabelledLines } from '../../ui/LabelledLines';
+import type { EntryGroup } from '../desk/entryGroup';
 import { useAddMany } from '../desk/useAddMany';
-import type { EntryGroup } from './useEntryLine';
 
 interface Props {
   text: string;
@@ -108,16 +109,16 @@ export function PasteDialog({ text: pasted, planId, country, groups, close }: Pr
         })}
       </ol>
       <div className="mt-4 flex flex-wrap items-center gap-3">
-        <button
+        <Button
           type="button"
           className="btn btn-primary btn-sm"
-          disabled={fine.length === 0 || progress !== null}
+          isOff={fine.length === 0 || progress !== null}
           onClick={() => void addFine()}
         >
           {progress === null
             ? `Add ${fine.length} ${fine.length === 1 ? 'channel' : 'channels'}`
             : `Adding ${progress.at} of ${progress.of}…`}
-        </button>
+        </Button>
         {progress === null ? (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => dialog.current?.close()}>
             Close

@@ -1,17 +1,15 @@
 import type { PlanCountry } from '@umbrex/core/facts';
-import { type LineReading, readOnSet } from '@umbrex/core/listing';
+import type { LineReading } from '@umbrex/core/listing';
 import { kindOf } from '@umbrex/core/model';
 import { type ClipboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { Coming, useComing } from '../../ui/coming';
 import { useTyped } from '../../ui/typed';
 import { addChannel } from '../desk/deskStore';
+import type { EntryGroup } from '../desk/entryGroup';
 import { type KindInHand, useSetInHand } from './useSetInHand';
 
-export interface EntryGroup {
-  readonly id: string;
-  readonly name: string;
-  /** What most of its channels are, for choosing a group. */
-  readonly kind: 'repeater' | 'direct' | 'listen' | 'empty';
-}
+/** What reads lines and draws the reading: the largest part of the entry line, and not needed before somebody writes. */
+const READER = new Coming(() => import('./Reading'), 'soon');
 
 /** The state of the entry line: what is written, how it reads, where the channel would go. */
 export function useEntryLine(
@@ -28,12 +26,21 @@ export function useEntryLine(
   const input = useRef<HTMLInputElement>(null);
   const id = useRef<string | null>(null);
   const { kindId, setKindId, setInHand } = useSetInHand(kinds);
-  const reading: LineReading = useMemo(() => readOnSet(line, country, setInHand), [line, country, setInHand]);
+  const reader = useComing(READER);
+  const reading: LineReading | null = useMemo(
+    () => (typeof reader === 'object' ? reader.read(line, country, setInHand) : null),
+    [reader, line, country, setInHand],
+  );
+  /** Enter was pressed before what reads lines was here. */
+  const [isWanted, setWanted] = useState(false);
+  useEffect(() => {
+    if (line !== '') READER.fetch();
+  }, [line]);
 
   const suggested = useMemo(() => {
-    const kind = reading.channel ? kindOf(reading.channel) : 'direct';
+    const kind = reading?.channel ? kindOf(reading.channel) : 'direct';
     return (groups.find((group) => group.kind === kind) ?? groups[0])?.id ?? '';
-  }, [reading.channel, groups]);
+  }, [reading?.channel, groups]);
   const groupId = chosen ?? suggested;
 
   useEffect(() => {
@@ -48,6 +55,7 @@ export function useEntryLine(
   const write = (text: string) => {
     setLine(text);
     setOpen(text.trim() !== '');
+    setWanted(false);
   };
   const take = (text: string) => {
     write(text);
@@ -59,8 +67,9 @@ export function useEntryLine(
     id.current = null;
   };
   const add = async () => {
-    if (!reading.ok || !reading.channel || busy) {
+    if (!reading?.ok || !reading.channel || busy) {
       setOpen(line.trim() !== '');
+      setWanted(reading === null);
       return;
     }
     setBusy(true);
@@ -71,6 +80,12 @@ export function useEntryLine(
     clear();
     document.dispatchEvent(new CustomEvent('umbrex:added', { detail: added.id }));
   };
+
+  useEffect(() => {
+    if (!isWanted || reading === null) return;
+    setWanted(false);
+    void add();
+  });
 
   /** More than one line is a listing of its own. */
   const paste = (event: ClipboardEvent<HTMLInputElement>) => {
@@ -94,6 +109,7 @@ export function useEntryLine(
     open,
     setOpen,
     busy,
+    reader,
     reading,
     groupId,
     setGroupId: setChosen,

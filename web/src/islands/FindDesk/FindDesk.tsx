@@ -4,13 +4,14 @@ import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import type { FindKnown, FindsView } from '../../contract/finds';
 import { toneWords } from '../../messages/tones';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { useLocal } from '../../ui/local';
+import type { EntryGroup } from '../desk/entryGroup';
 import { useAddMany } from '../desk/useAddMany';
 import { type Held, useHeld } from '../desk/useHeld';
-import type { EntryGroup } from '../EntryLine/useEntryLine';
 import { TableFiles } from '../TableImport/TableFiles';
 
 /** What searches stopped at: noted, looked up, and made a channel or a remark. */
@@ -92,9 +93,9 @@ function Note({ view, add }: { view: FindsView; add: Finds['add'] }) {
         options={[['', 'not said'], ...view.sets.map(({ id, name }) => [id, name] as const)]}
         set={setUnitId}
       />
-      <button type="submit" className="btn btn-primary btn-sm" disabled={hz === undefined || fault !== ''}>
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={hz === undefined || fault !== ''}>
         Note it
-      </button>
+      </Button>
       {fault && (
         <p role="alert" className="finding w-full" data-severity="warning">
           {fault}

@@ -1,5 +1,6 @@
 import { FindingItem } from '../../components/FindingItem';
 import { TakeInFile } from '../../components/TakeInFile';
+import { Button } from '../../ui/Button';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { PlaceForm } from './PlaceForm';
 import type { useHeldDesk } from './useHeldDesk';
@@ -78,17 +79,12 @@ function Accept({ unit, toAccept, chosen, choose, chooseAll, accept, keep }: Ret
         ))}
       </ul>
       <div className="mt-3 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-primary btn-sm"
-          disabled={none}
-          onClick={() => void accept()}
-        >
+        <Button type="button" className="btn btn-primary btn-sm" isOff={none} onClick={() => void accept()}>
           Let {chosen.size === 1 ? 'it' : 'them'} go
-        </button>
-        <button type="button" className="btn btn-outline btn-sm" disabled={none} onClick={() => void keep()}>
+        </Button>
+        <Button type="button" className="btn btn-outline btn-sm" isOff={none} onClick={() => void keep()}>
           Keep {chosen.size === 1 ? 'it' : 'them'} for {unit.nickname}
-        </button>
+        </Button>
       </div>
     </section>
   );

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -51,15 +52,15 @@ function HistoryListIsland({ entries }: { entries: readonly HistoryEntry[] }) {
             {undone === 'all' && <span className="muted text-small">undone</span>}
             {undone === 'some' && <span className="muted text-small">undone in part</span>}
             {back && (
-              <button
+              <Button
                 type="button"
                 className="btn btn-outline btn-xs"
-                disabled={busy !== null}
+                isOff={busy !== null}
                 onClick={() => void undo(id)}
                 aria-label={`${back}: ${what}`}
               >
                 {back}
-              </button>
+              </Button>
             )}
           </div>
         </li>

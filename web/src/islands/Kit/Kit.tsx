@@ -4,6 +4,7 @@ import { Shape } from '../../components/Shape';
 import { TakeInFile } from '../../components/TakeInFile';
 import { ToneGlyph } from '../../components/ToneGlyph';
 import { VERDICTS } from '../../messages/verdicts';
+import { Button } from '../../ui/Button';
 import { Drawer } from '../../ui/Drawer';
 import { FindField } from '../../ui/FindField';
 import { guarded } from '../../ui/guarded';
@@ -82,6 +83,12 @@ function KitIsland() {
             width="w-32"
             fault="It is wrong."
           />
+          <LabelledSelect
+            title="A choice of what went meanwhile"
+            value="three"
+            options={[['one', 'the one']]}
+            set={() => undefined}
+          />
           <LabelledText
             title="A line of which the title is heard"
             at="heard"
@@ -119,9 +126,17 @@ function KitIsland() {
             <button type="button" className="btn btn-outline btn-error btn-sm">
               Delete
             </button>
-            <button type="button" className="btn btn-primary btn-sm" disabled>
+            <Button type="button" className="btn btn-primary btn-sm" isOff onClick={() => setBroken(true)}>
               Switched off
-            </button>
+            </Button>
+            <Button
+              type="button"
+              className="btn btn-outline btn-sm"
+              isOff={text === kept}
+              onClick={() => setKept(text)}
+            >
+              Keep once
+            </Button>
             <button type="button" className="btn btn-ghost btn-sm" onClick={() => setBroken(true)}>
               Come to a stop
             </button>

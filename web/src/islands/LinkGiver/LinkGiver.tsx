@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { MadeLink } from '../../components/MadeLink';
 import type { CardLink } from '../../contract/card';
 import { dayText } from '../../messages/days';
+import { Button } from '../../ui/Button';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { call } from '../desk/api';
@@ -84,9 +85,9 @@ export function LinkGiver({ planId, of, links, today }: Props) {
             Without the tones that the group keeps to itself; then it has no steps that show them
           </LabelledCheck>
         )}
-        <button type="submit" className="btn btn-outline btn-sm" disabled={busy || until < today}>
+        <Button type="submit" className="btn btn-outline btn-sm" isOff={busy || until < today}>
           Make a link
-        </button>
+        </Button>
       </form>
       {made && (
         <div className="mt-3">
@@ -115,15 +116,15 @@ export function LinkGiver({ planId, of, links, today }: Props) {
                   : `Last opened ${dayText(link.seenAt.slice(0, 10))}.`}
               </span>{' '}
               {link.state === 'good' && (
-                <button
+                <Button
                   type="button"
                   className="btn btn-outline btn-xs"
-                  disabled={busy}
+                  isOff={busy}
                   aria-label={`Take back the link that was made ${dayText(link.createdAt.slice(0, 10))}`}
                   onClick={() => void revoke(link.id)}
                 >
                   Take it back
-                </button>
+                </Button>
               )}
             </li>
           ))}

@@ -4,6 +4,7 @@ import { FindingItem } from '../../components/FindingItem';
 import { PathStrip } from '../../components/PathStrip';
 import { counted } from '../../messages/labels';
 import { questionText } from '../../messages/questions';
+import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
 import { RowCheck } from '../../ui/LabelledCheck';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -45,9 +46,9 @@ export function ListingDeskView(props: Props) {
           set={(km) => setWithinKm(Number(km))}
           width="w-28"
         />
-        <button type="submit" className="btn btn-primary btn-sm" disabled={busy || near.trim() === ''}>
+        <Button type="submit" className="btn btn-primary btn-sm" isOff={busy || near.trim() === ''}>
           {busy ? 'Searching…' : 'Search'}
-        </button>
+        </Button>
       </form>
       <div aria-live="polite" className="mt-5">
         {search && !search.ok && (
@@ -191,16 +192,16 @@ function TakeBar({
 }: Pick<Props, 'toAdd' | 'groups' | 'groupId' | 'setGroupId' | 'progress' | 'addAll' | 'stop'>) {
   return (
     <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-content/40 bg-base-200 py-3 max-md:bottom-14">
-      <button
+      <Button
         type="button"
         className="btn btn-primary btn-sm"
-        disabled={toAdd.length === 0 || progress !== null}
+        isOff={toAdd.length === 0 || progress !== null}
         onClick={() => void addAll(toAdd, groupId)}
       >
         {progress
           ? `Adding ${progress.at} of ${progress.of}…`
           : `Add ${toAdd.length} ${toAdd.length === 1 ? 'channel' : 'channels'}`}
-      </button>
+      </Button>
       {progress && (
         <button type="button" className="btn btn-outline btn-sm" onClick={stop}>
           Stop

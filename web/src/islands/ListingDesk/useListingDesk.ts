@@ -6,8 +6,8 @@ import type { NamedPlace, Plan } from '@umbrex/core/model';
 import { useMemo, useState } from 'react';
 import { call, failureText } from '../desk/api';
 import { $notice } from '../desk/deskStore';
+import type { EntryGroup } from '../desk/entryGroup';
 import { useAddMany } from '../desk/useAddMany';
-import type { EntryGroup } from '../EntryLine/useEntryLine';
 
 export interface ListingProps {
   readonly plan: Plan;

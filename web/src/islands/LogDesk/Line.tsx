@@ -3,6 +3,7 @@ import { useId, useRef } from 'react';
 import { Offers } from '../../components/Offers';
 import { heardWords, WAY_WORDS } from '../../messages/heard';
 import { questionText } from '../../messages/questions';
+import { Button } from '../../ui/Button';
 import type { LogState } from './useLogDesk';
 
 interface Props {
@@ -54,9 +55,9 @@ export function Line({ log, line, setLine, take, button, giveUp }: Props) {
               if (event.key === 'Escape') (giveUp ?? (() => setLine('')))();
             }}
           />
-          <button type="submit" className="btn btn-primary" disabled={!reading.ok}>
+          <Button type="submit" className="btn btn-primary" isOff={!reading.ok}>
             {button}
-          </button>
+          </Button>
           {giveUp && (
             <button type="button" className="btn btn-ghost" onClick={giveUp}>
               Leave it

@@ -1,5 +1,6 @@
 import { type Mark, MarkSchema } from '@umbrex/core/model';
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
@@ -81,9 +82,9 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
           {failure}
         </p>
       )}
-      <button type="submit" className="btn btn-primary btn-sm justify-self-start" disabled={isSending}>
+      <Button type="submit" className="btn btn-primary btn-sm justify-self-start" isOff={isSending}>
         Add my word
-      </button>
+      </Button>
     </form>
   );
 }

@@ -4,6 +4,7 @@ import { Keycaps } from '../../components/Keycaps';
 import type { ForeignWork } from '../../contract/card';
 import { airText } from '../../messages/card';
 import { counted } from '../../messages/labels';
+import { Button } from '../../ui/Button';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Fitted, Read } from '../../workers/foreign.worker';
 import { fetchForeign } from './hand';
@@ -58,13 +59,9 @@ export function Foreign({ hand, set }: { hand: Hand; set: CardSet }) {
           hint="Far Ness 462.700 rpt in 141.3"
           width="min-h-12 w-full"
         />
-        <button
-          type="submit"
-          className="btn btn-outline min-h-12 w-full"
-          disabled={busy || line.trim() === ''}
-        >
+        <Button type="submit" className="btn btn-outline min-h-12 w-full" isOff={busy || line.trim() === ''}>
           {busy ? 'One moment' : 'Where does it go?'}
-        </button>
+        </Button>
       </form>
       <div aria-live="polite" className="pb-3">
         {work === 'none' && (

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { fetchPrint, type PaperSize, type Print, printsOf } from './prints';
 import type { Hand } from './useHand';
 
@@ -40,16 +41,16 @@ export function OnPaper({ hand: { whose, card } }: { hand: Hand }) {
           <li key={print.unitId ?? 'pocket'} className="flex flex-wrap items-center gap-x-3 py-1">
             <span className="grow">{print.name}</span>
             {SIZES.map(([size, word]) => (
-              <button
+              <Button
                 key={size}
                 type="button"
                 className="btn btn-outline min-h-12"
-                disabled={busy !== ''}
+                isOff={busy !== ''}
                 aria-label={`${print.name}, ${word}`}
                 onClick={() => void take(print, size)}
               >
                 {busy === `${print.name} ${size}` ? 'One moment' : word}
-              </button>
+              </Button>
             ))}
           </li>
         ))}

@@ -1,6 +1,7 @@
 import type { CardChannel, CardPlace, CardSet } from '@umbrex/core/card';
 import { useState } from 'react';
 import { showsText } from '../../messages/card';
+import { Button } from '../../ui/Button';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Hand, Said } from './useHand';
@@ -75,25 +76,25 @@ export function Report({ hand, set, rows }: Props) {
           set={setWell}
         />
         <p className="flex flex-wrap gap-2">
-          <button type="button" className={button} disabled={!at} onClick={() => void heard('heard')}>
+          <Button type="button" className={button} isOff={!at} onClick={() => void heard('heard')}>
             I heard them
-          </button>
-          <button
+          </Button>
+          <Button
             type="button"
             className={button}
-            disabled={at?.place.sends !== 'yes'}
+            isOff={at?.place.sends !== 'yes'}
             onClick={() => void heard('two-way')}
           >
             We heard each other
-          </button>
-          <button
+          </Button>
+          <Button
             type="button"
             className={button}
-            disabled={!at || whom.trim() === ''}
+            isOff={!at || whom.trim() === ''}
             onClick={() => void heard('not-heard')}
           >
             They called, I heard nothing
-          </button>
+          </Button>
         </p>
       </fieldset>
       <fieldset className="space-y-2 border-t border-base-300 py-3">

@@ -2,6 +2,7 @@ import type { CardSet, CardStep, CardSteps } from '@umbrex/core/card';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Keycaps } from '../../components/Keycaps';
 import { harmText, slipText } from '../../messages/astray';
+import { Button } from '../../ui/Button';
 import { LabelledText } from '../../ui/LabelledText';
 import type { AstrayJob } from '../../workers/astray.worker';
 import type { Hand } from './useHand';
@@ -208,13 +209,13 @@ function Other({
           isExact
           width="min-h-12 w-full text-lg"
         />
-        <button
+        <Button
           type="submit"
           className="btn btn-outline min-h-12 w-full"
-          disabled={isSaid || shown.trim() === ''}
+          isOff={isSaid || shown.trim() === ''}
         >
           {isSaid ? 'Noted for your coordinator' : 'Tell your coordinator, and stop here'}
-        </button>
+        </Button>
       </form>
     </>
   );

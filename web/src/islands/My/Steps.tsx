@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Keycaps } from '../../components/Keycaps';
 import type { Report } from '../../contract/card';
 import { spelled, spokenKeys } from '../../messages/keys';
+import { Button } from '../../ui/Button';
 import { fetchSteps, newReport, reportOf, scopeOf } from './hand';
 import { keepProgress, keptProgress, type Progress } from './kept';
 import { Ring } from './Ring';
@@ -174,9 +175,9 @@ function Work({ hand, set, steps, progress, setProgress }: WorkProps) {
           </button>
         </p>
         <p className="grid grid-cols-[1fr_2fr] gap-2">
-          <button type="button" className="btn btn-outline min-h-16" onClick={back} disabled={next <= 1}>
+          <Button type="button" className="btn btn-outline min-h-16" onClick={back} isOff={next <= 1}>
             Back
-          </button>
+          </Button>
           <button type="button" className="btn btn-primary btn-lg min-h-16" onClick={forth}>
             {step.shows.length > 0 ? 'It shows that' : 'Done'}
           </button>
@@ -300,14 +301,14 @@ function AllDone({
         Switch it off and on, go to two or three places and look that each shows what your card says. Then say
         so.
       </p>
-      <button
+      <Button
         type="button"
         className="btn btn-primary btn-lg mt-4 min-h-16 w-full"
-        disabled={isSaid}
+        isOff={isSaid}
         onClick={() => void done()}
       >
         Every step showed what it should
-      </button>
+      </Button>
       <button type="button" className="btn btn-outline mt-2 min-h-14 w-full" onClick={back}>
         Back to the last step
       </button>

@@ -2,6 +2,7 @@ import type { Net } from '@umbrex/core/model';
 import { checkedIn } from '@umbrex/core/nets';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
+import { Button } from '../../ui/Button';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import { LinkGiver } from '../LinkGiver/LinkGiver';
@@ -175,9 +176,9 @@ function CheckIn({
         set={setNote}
         width="w-60"
       />
-      <button type="submit" className="btn btn-outline btn-sm" disabled={who.trim() === ''}>
+      <Button type="submit" className="btn btn-outline btn-sm" isOff={who.trim() === ''}>
         Check in
-      </button>
+      </Button>
     </form>
   );
 }
@@ -215,9 +216,9 @@ function AddNet({ nets, setOpenId, timeZone }: Props) {
       }}
     >
       <LabelledText title="A new net or event" value={name} set={setName} most={60} width="w-60" />
-      <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
         Add
-      </button>
+      </Button>
     </form>
   );
 }

@@ -2,6 +2,7 @@ import { Pin } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { counted } from '../../messages/labels';
 import { awayCounted } from '../../messages/rollout';
+import { Button } from '../../ui/Button';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { ResultTable } from '../desk/ResultTable';
 import type { useNumberDesk } from './useNumberDesk';
@@ -42,14 +43,14 @@ export function NumberDeskView(props: Props) {
       ))}
       {mayEdit && (
         <p className="mb-4 flex flex-wrap items-center gap-3">
-          <button
+          <Button
             type="button"
             className="btn btn-primary btn-sm"
-            disabled={!result || isSaved || sets === 0}
+            isOff={!result || isSaved || sets === 0}
             onClick={take}
           >
             Take these numbers
-          </button>
+          </Button>
           {isNumbered && (
             <button type="button" className="btn btn-ghost btn-sm" onClick={forget}>
               Let each set number by itself
@@ -126,14 +127,14 @@ function InRow({ groups, inRow, keepInRow, workOut, stop, isWorking, seconds, ke
             </button>
           </>
         ) : (
-          <button
+          <Button
             type="button"
             className="btn btn-outline btn-sm"
-            disabled={inRow.length === 0 || kept !== null}
+            isOff={inRow.length === 0 || kept !== null}
             onClick={workOut}
           >
             Work it out
-          </button>
+          </Button>
         )}
         {kept && (
           <span className="text-plain">

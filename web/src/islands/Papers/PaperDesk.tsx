@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -69,9 +70,9 @@ function PaperDeskIsland({ planId, kinds, mayAsk, mayEdit, isWhole }: Props) {
           With all tones, for members
         </LabelledCheck>
       )}
-      <button type="submit" className="btn btn-outline btn-sm" disabled={making.is === 'under-way'}>
+      <Button type="submit" className="btn btn-outline btn-sm" isOff={making.is === 'under-way'}>
         Make it
-      </button>
+      </Button>
       <MakingState making={making} cancel={cancel} />
     </form>
   );

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -18,27 +19,27 @@ export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk
         set={setTeamId}
         width="w-40"
       />
-      <button
+      <Button
         type="button"
         className="btn btn-outline btn-sm"
-        disabled={!teamId}
+        isOff={!teamId}
         onClick={() => void bulk({ do: 'join', teamId })}
       >
         Into the team
-      </button>
-      <button
+      </Button>
+      <Button
         type="button"
         className="btn btn-outline btn-sm"
-        disabled={!teamId}
+        isOff={!teamId}
         onClick={() => void bulk({ do: 'leave', teamId })}
       >
         Out of the team
-      </button>
+      </Button>
       <LabelledDay title="GMRS licence ends on" value={expires} set={setExpires} width="" />
-      <button
+      <Button
         type="button"
         className="btn btn-outline btn-sm"
-        disabled={expires === ''}
+        isOff={expires === ''}
         onClick={() =>
           void bulk({
             do: 'licence',
@@ -47,7 +48,7 @@ export function BulkBar({ chosen, teams, bulk }: ReturnType<typeof usePeopleDesk
         }
       >
         Set it
-      </button>
+      </Button>
       <button
         type="button"
         className="btn btn-outline btn-error btn-sm"

@@ -1,6 +1,7 @@
 import { licenceText } from '@umbrex/core/fields';
 import type { Person } from '@umbrex/core/model';
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { Drawer } from '../../ui/Drawer';
 import { FindField } from '../../ui/FindField';
 import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
@@ -55,9 +56,9 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             }}
           >
             <LabelledText title="Somebody new" value={name} set={setName} most={60} width="w-52" />
-            <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
+            <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
               Add
-            </button>
+            </Button>
           </form>
           <p className="flex flex-wrap items-center gap-2">
             <TableFiles

@@ -1,6 +1,7 @@
 import type { Team } from '@umbrex/core/model';
 import { useState } from 'react';
 import { GroupsCarried } from '../../components/GroupsCarried';
+import { Button } from '../../ui/Button';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import type { usePeopleDesk } from './usePeopleDesk';
@@ -43,9 +44,9 @@ export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeo
           value={name}
           set={setName}
         />
-        <button type="submit" className="btn btn-outline btn-sm" disabled={name.trim() === ''}>
+        <Button type="submit" className="btn btn-outline btn-sm" isOff={name.trim() === ''}>
           Add a team
-        </button>
+        </Button>
       </form>
     </div>
   );

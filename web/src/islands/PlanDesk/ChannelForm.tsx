@@ -7,10 +7,11 @@ import { hzFromMHzText } from '@umbrex/core/units';
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { STATE_CHOICES } from '../../messages/channelState';
+import { Button } from '../../ui/Button';
 import { CheckField, ChoiceField, LineField, named } from '../../ui/bound';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
-import { channelFormSchema, type ChannelForm as Form, formOf, shiftText } from './channelForm';
+import { channelFormSchema, type ChannelForm as Form, formOf, shiftText } from './channelValues';
 
 const { fields: CHANNEL } = THINGS.channel;
 const CHOICES = {
@@ -215,9 +216,9 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
         title="Tones for members only, masked elsewhere (that hides them, it secures nothing)"
       />
       <LineField form={form} name="note" title={CHANNEL.note.column} />
-      <button type="submit" className="btn btn-primary btn-sm" disabled={!isDirty || isSubmitting}>
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={!isDirty || isSubmitting}>
         {isSubmitting ? 'Saving…' : 'Save channel'}
-      </button>
+      </Button>
     </form>
   );
 }

@@ -11,6 +11,8 @@ import { LabelledText } from '../../ui/LabelledText';
 interface Props {
   licensed: PlanHead['licensed'];
   change: (licensed: PlanHead['licensed']) => void;
+  /** Told whether a frequency is written that nobody took or cancelled yet. */
+  setOpen: (isOpen: boolean) => void;
 }
 
 /** A row as its form holds it: texts as people write them. */
@@ -67,8 +69,12 @@ function rowOf(form: Row) {
 }
 
 /** The group's own business frequencies, as its licence lists them: the rules let its people talk on these alone. */
-export function LicensedForm({ licensed, change }: Props) {
-  const [form, setForm] = useState<Row | null>(null);
+export function LicensedForm({ licensed, change, setOpen }: Props) {
+  const [form, setRow] = useState<Row | null>(null);
+  const setForm = (row: Row | null) => {
+    setRow(row);
+    setOpen(row !== null && JSON.stringify(row) !== JSON.stringify(BLANK));
+  };
   const { form: at, faults, tell } = useFaults<HTMLDivElement>();
   const add = () => {
     if (!form) return;
@@ -80,7 +86,7 @@ export function LicensedForm({ licensed, change }: Props) {
     change([...licensed, parsed.data]);
     setForm(null);
   };
-  const field = fieldsOf(form ?? BLANK, (part) => setForm((now) => now && { ...now, ...part }), faults);
+  const field = fieldsOf(form ?? BLANK, (part) => form && setForm({ ...form, ...part }), faults);
   return (
     <fieldset className="space-y-2">
       <legend className="muted text-small">Business frequencies of your own licence</legend>

@@ -7,6 +7,7 @@ import { countryChoices } from '../../messages/countries';
 import { NAMING_CHOICES } from '../../messages/naming';
 import { alertsText, fleetText, rightsText, scansText, servicesText } from '../../messages/planParts';
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
+import { Button } from '../../ui/Button';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -35,9 +36,12 @@ export function PlanForm({ desk, save }: Props) {
   const [head, setHead] = useState<PlanHead>(from.head);
   const [alertsGood, setAlertsGood] = useState(true);
   const [fleetGood, setFleetGood] = useState(true);
+  const [hasRow, setRow] = useState(false);
+  // Elsewhere there is no form for it.
+  const isRowOpen = hasRow && head.country === 'US';
   const settled = useStore($settled);
   const isTouched = JSON.stringify(head) !== JSON.stringify(from.head);
-  useUnsaved(isTouched);
+  useUnsaved(isTouched || isRowOpen);
   const follow = useEffectEvent(() => {
     setFrom({ head: headOf(plan), version });
     setHead(headOf(plan));
@@ -57,13 +61,14 @@ export function PlanForm({ desk, save }: Props) {
   const changeGroup = (id: string, name: string) =>
     change({ groups: head.groups.map((group) => (group.id === id ? { ...group, name } : group)) });
   const nameless = head.name.trim() === '' || head.groups.some((group) => group.name.trim() === '');
+  const canSave = !nameless && alertsGood && fleetGood && !isRowOpen;
   const dirty = JSON.stringify(head) !== JSON.stringify(headOf(plan));
   return (
     <form
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!nameless && alertsGood && fleetGood) void submit();
+        if (canSave) void submit();
       }}
     >
       <LabelledText title="Name of the plan" most={60} {...field('name')} />
@@ -98,16 +103,16 @@ export function PlanForm({ desk, save }: Props) {
                 value={group.name}
                 set={(name) => changeGroup(group.id, name)}
               />
-              <button
+              <Button
                 type="button"
                 className="btn btn-ghost btn-sm btn-square"
                 aria-label={`Remove group ${group.name}`}
                 title={used.has(group.id) ? 'It still has channels' : 'Remove this group'}
-                disabled={used.has(group.id) || head.groups.length === 1}
+                isOff={used.has(group.id) || head.groups.length === 1}
                 onClick={() => change({ groups: head.groups.filter((other) => other.id !== group.id) })}
               >
                 <Trash2 size={16} aria-hidden="true" />
-              </button>
+              </Button>
             </div>
           ))}
           <button
@@ -183,7 +188,11 @@ export function PlanForm({ desk, save }: Props) {
           change={(services) => change({ services })}
         />
         {head.country === 'US' && (
-          <LicensedForm licensed={head.licensed} change={(licensed) => change({ licensed })} />
+          <LicensedForm
+            licensed={head.licensed}
+            change={(licensed) => change({ licensed })}
+            setOpen={setRow}
+          />
         )}
       </Part>
       {head.country === 'US' && (
@@ -212,13 +221,14 @@ export function PlanForm({ desk, save }: Props) {
           The plan and every group need a name.
         </p>
       )}
-      <button
-        type="submit"
-        className="btn btn-primary btn-sm"
-        disabled={!dirty || nameless || !alertsGood || !fleetGood}
-      >
+      {isRowOpen && (
+        <p className="finding text-small" data-severity="warning" role="status">
+          A business frequency is written and not in the plan yet: take it or cancel it before you save.
+        </p>
+      )}
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={!dirty || !canSave}>
         Save plan
-      </button>
+      </Button>
     </form>
   );
 }

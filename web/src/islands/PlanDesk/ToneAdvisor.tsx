@@ -4,6 +4,7 @@ import { adviseTones, type Neighbour, shownOn, tonesOn } from '@umbrex/core/tone
 import { useMemo, useState } from 'react';
 import { findingText } from '../../messages/findings';
 import { toneWords } from '../../messages/tones';
+import { Button } from '../../ui/Button';
 
 interface Props {
   channel: Channel;
@@ -67,14 +68,14 @@ function Advice({ channel, plan, devices: all, neighbours, save }: Props) {
                 ))}
               </span>
               {save && (
-                <button
+                <Button
                   type="button"
                   className="btn btn-outline btn-xs"
                   onClick={() => void use(tone)}
-                  disabled={channel.transmitTone === tone && channel.receiveTone === tone}
+                  isOff={channel.transmitTone === tone && channel.receiveTone === tone}
                 >
                   Use {tone}
-                </button>
+                </Button>
               )}
             </li>
           ))}

@@ -1,9 +1,9 @@
 import type { Cell, Verdict } from '@umbrex/core/fit';
 import type { Channel } from '@umbrex/core/model';
-import { aliasesOf } from '@umbrex/core/rules';
 import type { Neighbour } from '@umbrex/core/tones';
 import { useEffect, useMemo, useState } from 'react';
 import { useAddress } from '../../ui/address';
+import { Coming, useComing } from '../../ui/coming';
 import { mayLeave } from '../../ui/unsaved';
 import { call, failureText, newerOf, Refusal } from '../desk/api';
 import { $notice, type DeskState, deleteChannel, reorder } from '../desk/deskStore';
@@ -15,6 +15,9 @@ export interface ChannelFit {
   readonly counts: Readonly<Record<Verdict, number>>;
   readonly kinds: readonly { title: string; descriptionId: string; units: number; cell: Cell }[];
 }
+
+/** The tables of all services, for finding channels by what services and older listings call them. */
+const RULES = new Coming(() => import('@umbrex/core/rules').then(({ aliasesOf }) => ({ aliasesOf })), 'soon');
 
 /** The state of the plan's desk: what is selected, what the fleet makes of it, moving and deleting. */
 export function usePlanDesk(
@@ -135,7 +138,12 @@ export function usePlanDesk(
   }, [desk.units, desk.descriptions]);
 
   const needle = filter.trim().toLowerCase();
+  const rules = useComing(RULES);
+  useEffect(() => {
+    if (needle !== '') RULES.fetch();
+  }, [needle]);
   const searched = useMemo(() => {
+    const aliasesOf = typeof rules === 'object' ? rules.aliasesOf : ({ aliases }: Channel) => aliases;
     const context = { country: plan.country, licensed: plan.licensed };
     return new Map(
       plan.channels.map((channel) => {
@@ -148,7 +156,7 @@ export function usePlanDesk(
         ];
       }),
     );
-  }, [plan]);
+  }, [plan, rules]);
   const matches = (channel: Channel) => needle === '' || (searched.get(channel.id) ?? '').includes(needle);
   const selected = plan.channels.find((channel) => channel.id === selectedId) ?? null;
   return {
@@ -171,6 +179,8 @@ export function usePlanDesk(
     importFindings,
     filter,
     setFilter,
+    /** The names that services give could not be fetched. */
+    findsLess: needle !== '' && rules === 'failed',
     matches,
   };
 }

@@ -2,6 +2,7 @@ import type { PlanCountry } from '@umbrex/core/facts';
 import { type ReactNode, useState } from 'react';
 import { COUNTRY_TEXT, countryChoices } from '../../messages/countries';
 import { counted } from '../../messages/labels';
+import { Button } from '../../ui/Button';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import type { PlanAtAGlance, usePlansDesk } from './usePlansDesk';
@@ -73,9 +74,9 @@ function PlanRow({
             }}
           >
             <LabelledText title={`New name of ${plan.name}`} value={name} set={setName} most={60} />
-            <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === '' || busy}>
+            <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === '' || busy}>
               Rename
-            </button>
+            </Button>
             <button type="button" className="btn btn-ghost btn-sm" onClick={() => setName(null)}>
               Cancel
             </button>
@@ -118,10 +119,10 @@ function Action({
   children: ReactNode;
 }) {
   return (
-    <button type="button" className="btn btn-ghost btn-sm" onClick={act} disabled={busy}>
+    <Button type="button" className="btn btn-ghost btn-sm" onClick={act} isOff={busy}>
       {children}
       <span className="sr-only"> {of}</span>
-    </button>
+    </Button>
   );
 }
 
@@ -148,13 +149,13 @@ function NewPlan({ make, busy }: ReturnType<typeof usePlansDesk>) {
         set={setCountry}
         width="w-72"
       />
-      <button
+      <Button
         type="submit"
         className="btn btn-primary btn-sm"
-        disabled={busy || name.trim() === '' || country === 'unknown'}
+        isOff={busy || name.trim() === '' || country === 'unknown'}
       >
         Make it
-      </button>
+      </Button>
     </form>
   );
 }

@@ -4,6 +4,7 @@ import { dayText } from '../../messages/days';
 import { counted } from '../../messages/labels';
 import { blockerAddress, blockerText, CHOICE_TEXT } from '../../messages/revisions';
 import { awayText, hoursText } from '../../messages/rollout';
+import { Button } from '../../ui/Button';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledText } from '../../ui/LabelledText';
@@ -265,9 +266,9 @@ function Decide(desk: Desk & { view: PublishView }) {
         isNeeded
       />
       <p className="flex flex-wrap items-center gap-3">
-        <button type="submit" className="btn btn-primary btn-sm" disabled={busy || missing || open > 0}>
+        <Button type="submit" className="btn btn-primary btn-sm" isOff={busy || missing || open > 0}>
           Publish revision {number}
-        </button>
+        </Button>
         <span className="muted text-small">
           {open > 0
             ? `${counted(open, 'thing stops it', 'things stop it')} still.`

@@ -2,6 +2,7 @@ import type { Finding } from '@umbrex/core/findings';
 import { type ReactNode, useId } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { counted } from '../../messages/labels';
+import { Button } from '../../ui/Button';
 import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledText } from '../../ui/LabelledText';
 import type { useRecordDesk } from './useRecordDesk';
@@ -147,14 +148,14 @@ export function RecordDeskView(props: Props) {
             )}
           </>
         )}
-        <button
+        <Button
           type="button"
           className="btn btn-primary btn-sm mt-3"
-          disabled={!outcome.sheet || isBusy}
+          isOff={!outcome.sheet || isBusy}
           onClick={() => void save()}
         >
           {isBusy ? 'Saving…' : `Save the steps of the ${description.title}`}
-        </button>
+        </Button>
       </section>
     </div>
   );

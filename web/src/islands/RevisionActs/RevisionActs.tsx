@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -39,19 +40,19 @@ function RevisionActsIsland({ planId, number, isWithdrawn, mayWithdraw, mayEdit 
     <div className="print-hide">
       <p className="flex flex-wrap gap-1">
         {mayEdit && (
-          <button type="button" className="btn btn-ghost btn-sm" disabled={busy} onClick={toDraft}>
+          <Button type="button" className="btn btn-ghost btn-sm" isOff={busy} onClick={toDraft}>
             Begin the draft again from {number}
-          </button>
+          </Button>
         )}
         {mayWithdraw && !isWithdrawn && !isAsking && (
-          <button
+          <Button
             type="button"
             className="btn btn-ghost btn-sm"
-            disabled={busy}
+            isOff={busy}
             onClick={() => setIsAsking(true)}
           >
             Withdraw {number}
-          </button>
+          </Button>
         )}
       </p>
       {isAsking && (
@@ -69,9 +70,9 @@ function RevisionActsIsland({ planId, number, isWithdrawn, mayWithdraw, mayEdit 
               set={setReason}
             />
           </div>
-          <button type="submit" className="btn btn-primary btn-sm" disabled={busy || reason.trim() === ''}>
+          <Button type="submit" className="btn btn-primary btn-sm" isOff={busy || reason.trim() === ''}>
             Withdraw it
-          </button>
+          </Button>
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => setIsAsking(false)}>
             Cancel
           </button>

@@ -3,6 +3,7 @@ import type { RolloutRow } from '../../contract/rollout';
 import { counted } from '../../messages/labels';
 import { STOP_TEXT } from '../../messages/readiness';
 import { STANDING_TEXT, standingNote } from '../../messages/rollout';
+import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
 import { LabelledLines } from '../../ui/LabelledLines';
@@ -94,15 +95,15 @@ function Marks({ those, shown, chooseAll, mark, busy, number }: Desk) {
         <>
           <span className="muted text-small">today, with revision {number}:</span>
           {MARKS.map(([marking, title, words]) => (
-            <button
+            <Button
               key={marking}
               type="button"
               className="btn btn-outline btn-sm"
-              disabled={busy}
+              isOff={busy}
               onClick={() => void mark(marking, words)}
             >
               {title}
-            </button>
+            </Button>
           ))}
         </>
       )}

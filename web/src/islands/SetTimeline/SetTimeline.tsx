@@ -10,6 +10,7 @@ import {
   RESULT_TEXT,
   timelineEntries,
 } from '../../messages/rollout';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -107,15 +108,15 @@ function Prepare({ unit, say, busy, today }: Saying) {
               {PREPARED_TEXT[done]}: yes
             </span>
           ) : (
-            <button
+            <Button
               key={done}
               type="button"
               className="btn btn-outline btn-sm"
-              disabled={busy}
+              isOff={busy}
               onClick={() => void say({ what: 'prepared', done, day: today, by: '' }, PREPARED_TEXT[done])}
             >
               {PREPARED_TEXT[done]}
-            </button>
+            </Button>
           ),
         )}
       </div>
@@ -191,14 +192,14 @@ function Lend({ unit, say, busy, today }: Saying) {
   if (lentTo !== undefined)
     return (
       <Part title="On loan" state={`to ${lentTo}`}>
-        <button
+        <Button
           type="button"
           className="btn btn-outline btn-sm"
-          disabled={busy}
+          isOff={busy}
           onClick={() => void say({ what: 'returned', day: today, by: '' }, 'it is back')}
         >
           It came back
-        </button>
+        </Button>
       </Part>
     );
   return (
@@ -220,17 +221,17 @@ function LostOrBroken({ unit, say, busy, today }: Saying) {
     <Part title="Lost or broken" state={is === 'well' ? 'no' : CONDITION_TEXT[is]}>
       <div className="flex flex-wrap gap-2">
         {CONDITIONS.filter((one) => one !== is).map((one) => (
-          <button
+          <Button
             key={one}
             type="button"
             className="btn btn-outline btn-sm"
-            disabled={busy}
+            isOff={busy}
             onClick={() =>
               void say({ what: 'condition', is: one, note: '', day: today, by: '' }, CONDITION_TEXT[one])
             }
           >
             {CONDITION_TEXT[one]}
-          </button>
+          </Button>
         ))}
       </div>
     </Part>
@@ -278,9 +279,9 @@ function Line({ send, busy, children }: { send: () => void; busy: boolean; child
       }}
     >
       {children}
-      <button type="submit" className="btn btn-primary btn-sm" disabled={busy}>
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={busy}>
         Write it down
-      </button>
+      </Button>
     </form>
   );
 }

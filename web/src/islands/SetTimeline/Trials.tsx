@@ -1,5 +1,6 @@
 import type { CheckKind } from '@umbrex/core/model';
 import { RESULT_TEXT } from '../../messages/rollout';
+import { Button } from '../../ui/Button';
 
 type Result = keyof typeof RESULT_TEXT;
 const RESULTS = Object.keys(RESULT_TEXT) as Result[];
@@ -53,17 +54,17 @@ export function Trials({ rows, leftOut, busy, say }: Props) {
                 </span>
               )}
               {RESULTS.map((result) => (
-                <button
+                <Button
                   key={result}
                   type="button"
                   className="btn btn-outline btn-sm"
                   // One that is disabled while it is pressed loses the focus.
-                  aria-disabled={busy}
+                  isOff={busy}
                   aria-label={`${BUTTON[result]}: ${trial.title}`}
                   onClick={() => !busy && say(trial, result)}
                 >
                   {BUTTON[result]}
-                </button>
+                </Button>
               ))}
             </span>
           </li>

@@ -1,5 +1,6 @@
 import type { LoadedBy } from '@umbrex/core/model';
 import type { State } from '../../contract/revisions';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { call } from '../desk/api';
 import { sayAfterLoad } from '../desk/deskStore';
@@ -36,29 +37,29 @@ function SheetDoneIsland({ planId, of, sets, way, today }: Props) {
   return (
     <div className="print-hide mt-6 space-y-2 rounded border border-base-content p-3">
       <p className="flex flex-wrap items-center gap-3">
-        <button
+        <Button
           type="button"
           className="btn btn-primary btn-sm"
-          disabled={busy}
+          isOff={busy}
           onClick={() => void done(first)}
         >
           It is done: {first.nickname} holds this now
-        </button>
+        </Button>
         <span className="muted text-small">Only when every step showed what it should.</span>
       </p>
       {others.length > 0 && (
         <p className="flex flex-wrap items-center gap-2">
           <span className="text-plain">The same sheet, done on</span>
           {others.map((set) => (
-            <button
+            <Button
               key={set.id}
               type="button"
               className="btn btn-outline btn-sm"
-              disabled={busy}
+              isOff={busy}
               onClick={() => void done(set)}
             >
               {set.nickname}
-            </button>
+            </Button>
           ))}
         </p>
       )}

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Role } from '../../contract/roles';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { forgetTyped } from '../../ui/typed';
@@ -41,15 +42,15 @@ function SignInIsland({
         <section className="space-y-2 rounded border border-base-300 bg-base-100 p-4">
           <h2 className="font-bold">The demo: come in as</h2>
           {demo.map(({ role, name }) => (
-            <button
+            <Button
               key={role}
               type="button"
               className="btn btn-outline btn-sm w-full justify-start"
-              disabled={busy}
+              isOff={busy}
               onClick={() => void attempt(() => call('POST /api/session/demo', {}, { role }))}
             >
               {name}, {role}
-            </button>
+            </Button>
           ))}
         </section>
       )}
@@ -80,9 +81,9 @@ function SignInIsland({
           />
         )}
         <Fault text={fault} />
-        <button type="submit" className="btn btn-primary btn-sm" disabled={busy || !login || !password}>
+        <Button type="submit" className="btn btn-primary btn-sm" isOff={busy || !login || !password}>
           {busy ? 'Signing in…' : 'Sign in'}
-        </button>
+        </Button>
       </form>
     </div>
   );

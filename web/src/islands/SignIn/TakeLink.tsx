@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { SentTo } from '../../contract/routes';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -46,14 +47,14 @@ function TakeLinkIsland({
     >
       {isNew && me !== null && (
         <>
-          <button
+          <Button
             type="button"
             className="btn btn-primary btn-sm"
-            disabled={busy}
+            isOff={busy}
             onClick={() => void take({ join: true })}
           >
             Join as {me}
-          </button>
+          </Button>
           <p className="muted">Or make another account:</p>
         </>
       )}
@@ -77,13 +78,13 @@ function TakeLinkIsland({
         help={PASSWORD_HELP}
       />
       <Fault text={fault} />
-      <button
+      <Button
         type="submit"
         className="btn btn-primary btn-sm"
-        disabled={busy || !password || (isNew && !login.trim())}
+        isOff={busy || !password || (isNew && !login.trim())}
       >
         {busy ? 'A moment…' : isNew ? 'Come in' : 'Set the password'}
-      </button>
+      </Button>
     </form>
   );
 }

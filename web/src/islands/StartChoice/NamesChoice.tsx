@@ -1,6 +1,7 @@
 import type { Naming, Unit } from '@umbrex/core/model';
 import { useState } from 'react';
 import { NAMING_OPTIONS } from '../../messages/naming';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { useUnitChoice } from './useUnitChoice';
@@ -35,14 +36,14 @@ function NamesChoiceIsland({ unit, version, byPlan, presses, of }: Props) {
           set={setNames}
           width="w-72"
         />
-        <button
+        <Button
           type="button"
           className="btn btn-outline btn-sm"
-          disabled={busy || names === unit.names}
+          isOff={busy || names === unit.names}
           onClick={() => void choose([{ unit, version }], { names })}
         >
           Set it so
-        </button>
+        </Button>
       </div>
       {failure && (
         <p role="alert" className="font-semibold text-error">

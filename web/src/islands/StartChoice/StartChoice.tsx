@@ -1,5 +1,6 @@
 import type { Unit } from '@umbrex/core/model';
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { type HeldUnit, notLooked, useUnitChoice } from './useUnitChoice';
@@ -30,10 +31,10 @@ function StartChoiceIsland({ id, title, alike, start, blocked }: Props) {
         </LabelledCheck>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
-        <button
+        <Button
           type="button"
           className="btn btn-outline btn-sm"
-          disabled={off}
+          isOff={off}
           onClick={() =>
             void choose(
               alike.filter(({ unit }) => unit.id === id),
@@ -42,16 +43,16 @@ function StartChoiceIsland({ id, title, alike, start, blocked }: Props) {
           }
         >
           {isReset ? 'Begin with a reset' : 'Set every value instead'}
-        </button>
+        </Button>
         {several && (
-          <button
+          <Button
             type="button"
             className="btn btn-ghost btn-sm"
-            disabled={off}
+            isOff={off}
             onClick={() => void choose(unseen, { start })}
           >
             The same for all {unseen.length} of {title} that nobody has looked at
-          </button>
+          </Button>
         )}
       </div>
       {failure && (

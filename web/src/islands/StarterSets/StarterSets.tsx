@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { counted } from '../../messages/labels';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { call, failureText } from '../desk/api';
@@ -43,9 +44,9 @@ function StarterSetsIsland({ planId, version, sets }: Props) {
         set={setChosen}
         width="w-80"
       />
-      <button type="button" className="btn btn-outline btn-sm" disabled={busy} onClick={() => void add()}>
+      <Button type="button" className="btn btn-outline btn-sm" isOff={busy} onClick={() => void add()}>
         {busy ? 'Adding…' : 'Add this set'}
-      </button>
+      </Button>
     </div>
   );
 }

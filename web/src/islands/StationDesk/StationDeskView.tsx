@@ -4,6 +4,7 @@ import { mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import { TakeInFile } from '../../components/TakeInFile';
 import { KIND_TEXT, PERMISSION_TEXT } from '../../messages/stations';
+import { Button } from '../../ui/Button';
 import { Drawer } from '../../ui/Drawer';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -168,9 +169,9 @@ function AddStation({ stations, setOpenId }: ReturnType<typeof useStationDesk>) 
         set={setKind}
         width="w-44"
       />
-      <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
+      <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
         Add
-      </button>
+      </Button>
     </form>
   );
 }

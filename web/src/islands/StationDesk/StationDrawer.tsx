@@ -5,6 +5,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
+import { Button } from '../../ui/Button';
 import { faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -107,11 +108,11 @@ function Control({ held, control, addControl, planId }: Props) {
           </a>
         </p>
       ) : (
-        <button type="button" className="btn btn-outline btn-sm" disabled={isBusy} onClick={() => void go()}>
+        <Button type="button" className="btn btn-outline btn-sm" isOff={isBusy} onClick={() => void go()}>
           {left === 1
             ? 'Put its control channel into the plan'
             : `Put its ${left} control channels into the plan`}
-        </button>
+        </Button>
       )}
     </section>
   );
@@ -234,22 +235,22 @@ function Reports({ held, stations, people, today }: Props) {
           set={setPersonId}
           width="w-44"
         />
-        <button
+        <Button
           type="button"
           className="btn btn-outline btn-sm"
-          disabled={!personId}
+          isOff={!personId}
           onClick={() => void note(true)}
         >
           Reached it
-        </button>
-        <button
+        </Button>
+        <Button
           type="button"
           className="btn btn-outline btn-sm"
-          disabled={!personId}
+          isOff={!personId}
           onClick={() => void note(false)}
         >
           Did not
-        </button>
+        </Button>
       </div>
     </section>
   );

@@ -2,6 +2,7 @@ import { THINGS } from '@umbrex/core/fields';
 import { useEffect, useRef } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import type { TableKind } from '../../contract/tables';
+import { Button } from '../../ui/Button';
 import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { type ImportProps, useTableImport } from './useTableImport';
@@ -119,14 +120,14 @@ export function TableImport<K extends TableKind>(props: ImportProps<K>) {
         </>
       )}
       <div className="mt-4 flex flex-wrap items-center gap-3">
-        <button
+        <Button
           type="button"
           className="btn btn-primary btn-sm"
-          disabled={good.length === 0 || bad > 0 || busy}
+          isOff={good.length === 0 || bad > 0 || busy}
           onClick={() => void bring()}
         >
           {busy ? 'Bringing in…' : `Bring in ${good.length}`}
-        </button>
+        </Button>
         <button type="button" className="btn btn-ghost btn-sm" onClick={() => dialog.current?.close()}>
           Close
         </button>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { ROLES, type Role } from '../../contract/roles';
+import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -51,9 +52,9 @@ export function Invite({
           set={setRole}
           width="w-60"
         />
-        <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ''}>
+        <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
           Make a link
-        </button>
+        </Button>
       </form>
     </section>
   );

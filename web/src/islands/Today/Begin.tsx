@@ -2,6 +2,7 @@ import type { PlanCountry } from '@umbrex/core/facts';
 import { headOf } from '@umbrex/core/model';
 import { useState } from 'react';
 import { countryChoices } from '../../messages/countries';
+import { Button } from '../../ui/Button';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { call, failureText } from '../desk/api';
@@ -69,14 +70,14 @@ function BeginIsland({ planId, country, channels, units, firstUnitId }: Props) {
             <a className="btn btn-outline btn-sm" href={`/plans/${planId}/directory`}>
               Look in a directory
             </a>
-            <button
+            <Button
               type="button"
               className="btn btn-outline btn-sm"
-              disabled={busy}
+              isOff={busy}
               onClick={() => void example()}
             >
               {busy ? 'Loading…' : 'Look at an example first'}
-            </button>
+            </Button>
           </p>
         </Step>
         <Step n={3} now={step} title="The set you hold">

@@ -1,7 +1,7 @@
 import { type Channel, type ChannelDraft, kindOf } from '@umbrex/core/model';
 import { useRef, useState } from 'react';
-import type { EntryGroup } from '../EntryLine/useEntryLine';
 import { $notice, addSome, showAdded } from './deskStore';
+import type { EntryGroup } from './entryGroup';
 
 /** A draft to add, under a key of its caller's. */
 export interface ToAdd<Key> {
