@@ -51,6 +51,7 @@ export type QuestionCode =
   | 'service-unknown'
   | 'whose-unknown'
   | 'transmit-unknown'
+  | 'receive-unknown'
   | 'nobody-transmits'
   | 'listen-unless-licensed'
   | 'service-elsewhere'

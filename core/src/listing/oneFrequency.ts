@@ -13,6 +13,7 @@ import {
 import { mhzText } from '../units/index';
 import { type Asked, isOfRepeater, listed, type Pair, stop } from './asked';
 import { type Collected, withText } from './collected';
+import { DIRECTION_WORDS } from './words';
 
 type Written = Collected['frequencies'][number];
 
@@ -25,6 +26,7 @@ export function fromOne(asked: Asked, written: Written): Pair | undefined {
   const isDirect = home && channelOn(home, hz, hz) !== undefined;
   const onInput = home?.channels.find((row) => row.pair && row.transmitHz === hz);
   if (home && onInput && !isDirect) return onRepeaterInput(asked, written, home);
+  if (isSentAlone(got, written)) return sentAlone(asked, written);
   if (isDirect) return ofHome(asked, home, hz, about);
   const before = asked.questions.length;
   const elsewhere = ofOthers(asked, hz, about);
@@ -53,6 +55,29 @@ function onRepeaterInput(
   const fixed = withText(got.line, start, end, output);
   return stop(asked, 'frequency-is-input', got.line.slice(start, end), [
     [`${output} rpt`, got.repeater ? fixed : `${fixed} rpt`],
+  ]);
+}
+
+/** Whether one is told where to talk and not where to hear. `462.700 TX +5` is about the shift that follows. */
+function isSentAlone(got: Collected, { direction, start }: Written): boolean {
+  if (direction !== 'send' || got.direct || got.listen) return false;
+  const before = /([a-z]+)[^a-z\d]*$/i.exec(got.line.slice(0, start))?.[1];
+  return got.offsetHz === undefined || DIRECTION_WORDS[before?.toLowerCase() ?? ''] === 'send';
+}
+
+/** `input 146.34`: where one talks, and nothing of where one hears; the usual offset of its band may tell. */
+function sentAlone(asked: Asked, { hz, start, end }: Written): undefined {
+  const { got, country } = asked;
+  const outputs = servicesOf(country).flatMap((service) =>
+    [service.usualShiftHz, -service.usualShiftHz]
+      .map((shiftHz) => hz - shiftHz)
+      .filter((outputHz) => outputHz !== hz && usualShiftHz(service, outputHz) === hz - outputHz),
+  );
+  const pairs = [...new Set(outputs)].map((outputHz) => `rx ${mhzText(outputHz)} tx ${mhzText(hz)}`);
+  const before = got.line.slice(0, start).replace(/\S+\s*$/, '');
+  return stop(asked, 'receive-unknown', got.line.slice(start, end), [
+    ...pairs.map((pair) => [pair, `${before}${pair}${got.line.slice(end)}`] as const),
+    ['direct', `${got.line} direct`],
   ]);
 }
 

@@ -1,5 +1,5 @@
 import { pushTone, type State } from './collected';
-import { directLast, nearValue } from './nearby';
+import { directLast, isFrequency, nearValue } from './nearby';
 import { say } from './sayings';
 import type { Token } from './tokens';
 import { isForbidden } from './wordings';
@@ -41,6 +41,11 @@ function takePhrase(state: State, phrase: (typeof PHRASES)[number][1], i: number
       return true;
     case 'both':
       if (!nearValue(tokens, i + words) && directLast(state, i, 'both', true)) return true;
+      // `tx/rx 462.725`: one frequency for both ways; of two the pair tells which is which.
+      if (isFrequency(tokens[i + words])) {
+        got.direct ||= tokens.filter(isFrequency).length === 1;
+        return true;
+      }
       state.direction = 'both';
       state.kind ??= 'ctcss';
       return true;

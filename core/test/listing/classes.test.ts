@@ -166,6 +166,34 @@ const US: Readonly<Record<string, readonly Row[]>> = {
     ['462.650 (out) 467.650 (in) 131.8', '462.65 467.65 131.8 off'],
     ['462.650 out, 467.650 in, 131.8 in, 94.8 out', '462.65 467.65 131.8 94.8'],
   ],
+  // Where one talks and nothing of where one hears: only another word or a shift behind it can tell.
+  'where one sends, and not where one hears': [
+    ['input 146.34', '? receive-unknown'],
+    ['146.34 input', '? receive-unknown'],
+    ['Hill input 146.34 131.8', '? receive-unknown'],
+    ['tx146.34', '? receive-unknown'],
+    ['146.34 tx', '? receive-unknown'],
+    ['in 146.34 + 100.0', '? receive-unknown'],
+    ['tx 462.725', '? receive-unknown'],
+    ['462.725 input', '? receive-unknown'],
+    ['Beach access 462.725', '? receive-unknown'],
+    ['uplink 447.125', '? receive-unknown'],
+    ['transmit 146.52', '? receive-unknown'],
+    ['tx 146.520 simplex', '146.52 146.52 off off'],
+    ['tx 462.725 direct', '462.725 462.725 off off'],
+    ['Gull 467.725 input', '462.725 467.725 unknown off «Gull»'],
+    ['462.700 TX=+5 146.2', '462.7 467.7 146.2 off'],
+  ],
+  'one frequency for both ways': [
+    ['tx/rx 462.725', '462.725 462.725 off off'],
+    ['rx/tx 154.6', '154.6 154.6 off off'],
+    ['tx & rx 462.725', '462.725 462.725 off off'],
+    ['transmit and receive 462.725', '462.725 462.725 off off'],
+    ['both ways 462.725 tone 100.0', '462.725 462.725 100.0 100.0'],
+    ['tx/rx 462.725 rpt', '? word-contradicts'],
+    ['tx/rx 131.8 462.725', '462.725 462.725 131.8 131.8'],
+    ['in/out 467.725/462.725', '462.725 467.725 unknown off'],
+  ],
   'offsets': [
     ['Ridge 145.230-', '145.23 144.63 unknown off «Ridge»'],
     ['Ridge 145.230- 100.0', '145.23 144.63 100.0 off «Ridge»'],
@@ -560,6 +588,27 @@ describe('whatever stands around them', () => {
         },
       ),
       { numRuns: runs(4000) },
+    ));
+  it('a frequency that is said to be sent is never heard by itself', () =>
+    fc.assert(
+      fc.property(
+        fc.tuple(
+          fc.constantFrom('tx', 'transmit', 'input', 'uplink', 'send'),
+          fc.constantFrom('146.340', '462.650', '447.125', '151.820', '223.500'),
+          fc.constantFrom('', 'Kelp', 'Kelp Stairs', '«Kelp»'),
+          fc.constantFrom('', '131.8', 'PL 131.8', 'D251N', 'narrow', '5 W'),
+        ),
+        ([way, frequency, name, more]) => {
+          for (const line of [
+            `${name} ${way} ${frequency} ${more}`,
+            `${name} ${way}: ${frequency} ${more}`,
+          ]) {
+            const { ok, channel } = readLine(line.trim(), 'US');
+            if (ok) expect([line, channel?.receiveHz]).not.toEqual([line, Number(frequency) * 1e6]);
+          }
+        },
+      ),
+      { numRuns: runs(400) },
     ));
   it('a mode that is outside is always said', () =>
     fc.assert(

@@ -46,6 +46,8 @@ const WORDS: Readonly<Record<QuestionCode, (about: string, has: string) => strin
     `${about} belongs to no service known here; you may need a licence to transmit.`,
   'transmit-unknown': () =>
     'Its input is not given, so it is only listened to. Write the input or the offset.',
+  'receive-unknown': (about) =>
+    `${about} is where you send; where you hear them is not given. Write both, or say that it is the same. Did you mean:`,
   'nobody-transmits': () => 'Nobody transmits here but the weather station; it is listened to.',
   'listen-unless-licensed': (about) =>
     `${about} is only listened to: it takes a licence or an authorisation to talk there.`,
