@@ -69,7 +69,7 @@ test('a button that is switched off keeps the focus and does nothing, and a choi
   await expect(once).toBeDisabled();
   await expect(once).toBeFocused();
   await expect(page.getByLabel('A choice of what went meanwhile').locator('option:checked')).toHaveText(
-    'not in this list any more',
+    'no longer listed',
   );
 });
 

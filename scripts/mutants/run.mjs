@@ -68,7 +68,9 @@ const files = within.flatMap((one) =>
 const testsOf = new Map();
 const everyTest = [];
 await look();
+/** How often a test noticed something, anywhere and in one file of the core: also what an earlier run of the same state found. */
 const kills = new Map();
+for (const [key, { noticed: by }] of Object.entries(state)) if (by) credit(key.split(' | ')[0], by);
 let noticed = 0;
 await every();
 const done = Object.values(state).filter((one) => one.noticed).length;
@@ -81,6 +83,10 @@ process.exit(0);
 function keep() {
   writeFileSync(`${statePath}.new`, JSON.stringify(state));
   renameSync(`${statePath}.new`, statePath);
+}
+
+function credit(file, by) {
+  for (const name of [by, `${file} | ${by}`]) kills.set(name, (kills.get(name) ?? 0) + 1);
 }
 
 /** Runs every test once without any change. */
@@ -98,8 +104,8 @@ async function look() {
       if (wrong) fail(`Without any change ${file} fails: ${wrong.name}: ${wrong.wrong}`);
       ran += 1;
       if (ran % 20 === 0) say(`… ${ran} of ${files.length} files of tests`);
-      each.forEach(({ ms, hits }, i) => {
-        const test = { file, at: i, ms };
+      each.forEach(({ name, ms, hits }, i) => {
+        const test = { file, at: i, ms, name: `${file} ${name}` };
         everyTest.push(test);
         for (const [id, times] of Object.entries(hits)) add(id, test, times);
         for (const [id, times] of Object.entries(atLoad)) if (hits[id] === undefined) add(id, test, times);
@@ -137,8 +143,7 @@ async function every() {
     const isNoticed = answer === undefined || answer.by !== undefined;
     if (isNoticed) noticed += 1;
     else tellLived(change, runs.length);
-    if (answer?.file)
-      kills.set(`${answer.file} ${answer.at}`, (kills.get(`${answer.file} ${answer.at}`) ?? 0) + 1);
+    if (answer?.by) credit(change.file, answer.by);
     state[change.key] = isNoticed ? { noticed: answer?.by ?? 'time' } : { seconds, line: change.line };
     if (statePath && Date.now() - since > 20_000) {
       since = Date.now();
@@ -154,7 +159,7 @@ function chosenFor({ id, file }) {
   const room = file.replace('core/src', 'core/test').replace(/\.ts$/, '');
   const cost = (test) =>
     (test.ms + 2) /
-    (1 + 4 * (kills.get(`${test.file} ${test.at}`) ?? 0)) /
+    (1 + (kills.get(test.name) ?? 0) + 8 * (kills.get(`${file} | ${test.name}`) ?? 0)) /
     (test.file.startsWith(room) ? 20 : test.file.startsWith(room.slice(0, room.lastIndexOf('/'))) ? 3 : 1);
   const turnOf = new Map();
   const ranked = (areCells ? everyTest : (testsOf.get(id) ?? []))

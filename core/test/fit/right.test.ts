@@ -120,6 +120,57 @@ describe('without the right to send', () => {
     ]);
     expect(named(leavingOut(KELP, DIRECT))).toEqual([]);
   });
+  it('what a holder put somewhere is theirs; what the plan loads is named, unless nothing goes out there', () => {
+    const handheld = shipped('paired-handheld');
+    const withLicence = fitDevice(handheld, factoryMemory(handheld), { sender: with_(gmrs()) });
+    const without = fitDevice(handheld, factoryMemory(handheld), { sender: NONE });
+    // A factory place has the pair once; the second channel on it comes to a free one.
+    const of = leavingOut(
+      KELP,
+      channel('Ferry', 462.65, 467.65, { transmitTone: '82.5', receiveTone: '82.5' }),
+    );
+    const free = new Set(slotsOf(handheld).flatMap(({ fixed, number }) => (fixed ? [] : [number])));
+    const [number, sends] = [...fitPlan(of, withLicence).image.slots].find(([at]) => free.has(at)) ?? [-1];
+    const [, listens] = [...fitPlan(of, without).image.slots].find(([at]) => free.has(at)) ?? [];
+    const usual = Object.fromEntries(handheld.fields.map(({ id, factory }) => [id, factory]));
+    const named = (values: typeof sends, ...planned: number[]) => {
+      const memory = factoryMemory(handheld);
+      const slots = new Map([...memory.slots, [number, { ...usual, ...values?.values }] as const]);
+      return ableToSend(without, { ...memory, slots }, new Set(planned), [], of).filter(
+        ({ fromFactory }) => !fromFactory,
+      );
+    };
+    expect(named(sends)).toEqual([]);
+    expect(named(sends, number)).toMatchObject([
+      { number, transmitHz: 467_650_000, fromFactory: false, why: { code: 'no-licence' } },
+    ]);
+    expect(named(listens, number)).toEqual([]);
+    // Another place of the plan, which holds nothing.
+    expect(named(listens, number, number + 1)).toEqual([]);
+    expect(ableToSend(withLicence, factoryMemory(handheld), new Set([number]), [], of)).toEqual([]);
+  });
+  it('a factory place of which the memory says that it is shut is not named', () => {
+    const page = shipped('page-handheld');
+    const device = fitDevice(page, factoryMemory(page), { sender: NONE });
+    const memory = factoryMemory(page);
+    const first = slotsOf(page).find(({ fixed }) => fixed && fixed.transmitHz !== null);
+    const named = (noTalk: number) =>
+      ableToSend(
+        device,
+        {
+          ...memory,
+          slots: new Map([
+            ...memory.slots,
+            [first?.number ?? -1, { ...memory.slots.get(first?.number ?? -1), noTalk }],
+          ]),
+        },
+        new Set(),
+        [],
+        leavingOut(),
+      ).map(({ number }) => number);
+    expect(named(0)).toContain(first?.number);
+    expect(named(1)).toEqual(named(0).filter((number) => number !== first?.number));
+  });
   it('a factory place that can be shut is shut', () => {
     const page = shipped('page-handheld');
     const shuttable = DescriptionSchema.parse({

@@ -34,9 +34,7 @@ export function LabelledSelect<V extends string>({
           {...tied}
         >
           {/* Without a line of its own a browser would show the first, which nobody chose. */}
-          {!isAmong && (
-            <option value={value}>{value === '' ? 'choose one' : 'not in this list any more'}</option>
-          )}
+          {!isAmong && <option value={value}>{value === '' ? 'choose one' : 'no longer listed'}</option>}
           <Options options={options} />
           {groups.map(
             (group) =>
