@@ -73,6 +73,33 @@ test('a button that is switched off keeps the focus and does nothing, and a choi
   );
 });
 
+test('what had the focus and goes away leaves it to what stands in its place', async ({ page }) => {
+  await open(page, `${await planPath(page)}/people`);
+  await page.getByRole('button', { name: 'Vera Lintott' }).click();
+  const drawer = page.getByRole('complementary', { name: 'Details of Vera Lintott' });
+  const add = drawer.getByRole('button', { name: 'Add a licence' });
+  await add.click();
+  await add.click();
+  const remove = drawer.getByRole('button', { name: 'Take it out' });
+  const before = await remove.count();
+  await remove.nth(before - 2).focus();
+  await page.keyboard.press('Enter');
+  await expect(remove).toHaveCount(before - 1);
+  // The row that was behind it has moved up.
+  await expect(drawer.locator(':focus')).toHaveCount(1);
+  await remove.last().click();
+  await expect(drawer.locator(':focus')).toHaveCount(1);
+  // Saved, the form begins anew.
+  await drawer.getByRole('textbox', { name: 'Note', exact: true }).fill('asks before she lends it');
+  const save = drawer.getByRole('button', { name: 'Save', exact: true });
+  await save.click();
+  await expect(page.getByText('Vera Lintott is saved.')).toBeVisible();
+  await expect(save).toBeFocused();
+  // Who presses beside everything leaves it.
+  await page.locator('h1').click();
+  expect(await focused(page)).toBe('main');
+});
+
 test('words that nobody saved are asked about before they are left', async ({ page }) => {
   await open(page, `${await planPath(page)}/people`);
   await ready(page);

@@ -1,5 +1,6 @@
-import { Component, type ComponentType, type ErrorInfo, type ReactNode } from 'react';
+import { Component, type ComponentType, type ErrorInfo, type ReactNode, useEffect } from 'react';
 import { call } from '../islands/desk/ask';
+import { keepFocus } from './focus';
 
 interface State {
   readonly broken: boolean;
@@ -51,9 +52,10 @@ class Guard extends Component<{ name: string; children: ReactNode }, State> {
   }
 }
 
-/** An island that cannot take the page down with it. */
+/** An island that cannot take the page down with it, and on whose page the focus stays where it was. */
 export function guarded<P extends object>(name: string, Island: ComponentType<P>): (props: P) => ReactNode {
   return function GuardedIsland(props: P) {
+    useEffect(keepFocus, []);
     return (
       <Guard name={name}>
         <Island {...props} />
