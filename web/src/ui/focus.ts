@@ -10,7 +10,8 @@ interface Stood {
 }
 
 const stopsIn = (box: Element): HTMLElement[] => [...box.querySelectorAll<HTMLElement>(STOPS)];
-const canBe = (one: HTMLElement) => !one.matches(':disabled') && one.checkVisibility();
+/** What takes something away for good is never where the focus comes to by itself. */
+const canBe = (one: HTMLElement) => !one.matches(':disabled, .btn-error') && one.checkVisibility();
 
 function stoodOf(element: Element): Stood {
   const boxes: { box: Element; at: number }[] = [];
@@ -31,6 +32,11 @@ export function keepFocus(): void {
   let stood: Stood | undefined;
   document.addEventListener('focusin', ({ target }) => {
     stood = target instanceof Element ? stoodOf(target) : undefined;
+  });
+  // Enter that is held presses once: the next row, or the button that asks again, may stand under it by then.
+  document.addEventListener('keydown', (event) => {
+    const isPress = event.target instanceof Element && event.target.matches('button, a, summary');
+    if (event.repeat && event.key === 'Enter' && isPress) event.preventDefault();
   });
   // Somebody who presses beside everything leaves it on purpose; what goes away is out of the page by then.
   document.addEventListener('focusout', ({ target, relatedTarget }) => {
