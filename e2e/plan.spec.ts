@@ -424,8 +424,6 @@ test('without the tables of services a search says what it did not look through'
   await page.route(/\/rules\./, (route) => route.fulfill({ status: 404, body: '' }));
   await open(page, await planPath(page));
   await page.getByPlaceholder('name, MHz, wx 2').fill('gannet');
-  await expect(
-    page.getByText('only names, notes and frequencies of the plan are looked through'),
-  ).toBeVisible();
+  await expect(page.getByText('only what the plan itself says is looked through')).toBeVisible();
   await expect(row(page, 'Gannet Top')).toHaveCount(1);
 });

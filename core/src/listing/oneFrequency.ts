@@ -21,6 +21,8 @@ type Written = Collected['frequencies'][number];
 export function fromOne(asked: Asked, written: Written): Pair | undefined {
   const { got, country } = asked;
   const { hz } = written;
+  const isShifted = got.repeater || (got.offsetHz !== undefined && got.offsetHz !== 0);
+  if (got.direct && isShifted) return stop(asked, 'word-contradicts', got.line);
   const home = homeOf(country);
   const about = got.line.slice(written.start, written.end);
   const isDirect = home && channelOn(home, hz, hz) !== undefined;
@@ -59,25 +61,40 @@ function onRepeaterInput(
 }
 
 /** Whether one is told where to talk and not where to hear. `462.700 TX +5` is about the shift that follows. */
-function isSentAlone(got: Collected, { direction, start }: Written): boolean {
-  if (direction !== 'send' || got.direct || got.listen) return false;
-  const before = /([a-z]+)[^a-z\d]*$/i.exec(got.line.slice(0, start))?.[1];
-  return got.offsetHz === undefined || DIRECTION_WORDS[before?.toLowerCase() ?? ''] === 'send';
+function isSentAlone(got: Collected, written: Written): boolean {
+  if (written.direction !== 'send' || got.direct || got.listen) return false;
+  return got.offsetHz === undefined || sendWordBefore(got.line, written.start) < written.start;
+}
+
+/** Where the word that says of a frequency that it is sent begins, when it stands before it; the frequency's own beginning otherwise. */
+function sendWordBefore(line: string, start: number): number {
+  const word = /([a-z]+)[^a-z\d]*$/i.exec(line.slice(0, start));
+  return word && DIRECTION_WORDS[word[1]?.toLowerCase() ?? ''] === 'send' ? word.index : start;
+}
+
+/** Where that word ends, when it stands behind. */
+function sendWordBehind(line: string, end: number): number {
+  const word = /^(?:\s*mhz)?[^a-z\d]*([a-z]+)/i.exec(line.slice(end));
+  return word && DIRECTION_WORDS[word[1]?.toLowerCase() ?? ''] === 'send' ? end + word[0].length : end;
 }
 
 /** `input 146.34`: where one talks, and nothing of where one hears; the usual offset of its band may tell. */
 function sentAlone(asked: Asked, { hz, start, end }: Written): undefined {
   const { got, country } = asked;
+  const about = got.line.slice(start, end);
+  // With a shift besides it says too many things to tell what each is about.
+  if (got.offsetHz !== undefined) return stop(asked, 'receive-unknown', about);
   const outputs = servicesOf(country).flatMap((service) =>
     [service.usualShiftHz, -service.usualShiftHz]
       .map((shiftHz) => hz - shiftHz)
       .filter((outputHz) => outputHz !== hz && usualShiftHz(service, outputHz) === hz - outputHz),
   );
   const pairs = [...new Set(outputs)].map((outputHz) => `rx ${mhzText(outputHz)} tx ${mhzText(hz)}`);
-  const before = got.line.slice(0, start).replace(/\S+\s*$/, '');
-  return stop(asked, 'receive-unknown', got.line.slice(start, end), [
-    ...pairs.map((pair) => [pair, `${before}${pair}${got.line.slice(end)}`] as const),
-    ['direct', `${got.line} direct`],
+  const from = sendWordBefore(got.line, start);
+  const to = from < start ? end : sendWordBehind(got.line, end);
+  return stop(asked, 'receive-unknown', about, [
+    ...pairs.map((pair) => [pair, withText(got.line, from, to, pair)] as const),
+    ['direct', withText(got.line, from, to, `${about} direct`)],
   ]);
 }
 
@@ -90,7 +107,6 @@ function ofHome(asked: Asked, home: Service, hz: number, about: string): Pair | 
   const pair = home.channels.find((row) => row.pair && row.receiveHz === hz);
   const through = pair && { receiveHz: hz, transmitHz: pair.transmitHz, service, row: pair };
   if (got.repeater || got.offsetHz !== undefined) {
-    if (got.direct) return stop(asked, 'word-contradicts', got.line);
     if (!through || !isHome) return stop(asked, 'no-repeater-here', about);
     if (!isShift(got.offsetHz, usualShiftHz(home, hz))) return stop(asked, 'pair-does-not-match', got.line);
     return { ...through, transmitHz: got.listen ? null : through.transmitHz };

@@ -183,6 +183,10 @@ const US: Readonly<Record<string, readonly Row[]>> = {
     ['tx 462.725 direct', '462.725 462.725 off off'],
     ['Gull 467.725 input', '462.725 467.725 unknown off «Gull»'],
     ['462.700 TX=+5 146.2', '462.7 467.7 146.2 off'],
+    // Direct and shifted is one thing too many, whatever band it is of.
+    ['442.1 +5 direct', '? word-contradicts'],
+    ['442.1 simplex +', '? word-contradicts'],
+    ['145.6 -600 direct', '? word-contradicts'],
   ],
   'one frequency for both ways': [
     ['tx/rx 462.725', '462.725 462.725 off off'],
@@ -588,6 +592,35 @@ describe('whatever stands around them', () => {
         },
       ),
       { numRuns: runs(4000) },
+    ));
+  it('what is offered for one that is sent keeps its name and tone, and sends there', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom('tx', 'transmit', 'input', 'uplink'),
+        fc.constantFrom('146.340', '462.650', '447.125', '449.9', '222.4', '52.5'),
+        fc.boolean(),
+        fc.constantFrom('Kelp', 'Kelp Stairs', 'Old Hill 3'),
+        fc.constantFrom('', 'PL 131.8', 'D251N'),
+        (way, frequency, isBefore, name, tone) => {
+          const said = isBefore ? `${way} ${frequency}` : `${frequency} ${way}`;
+          // A tone behind the word would be what it is about.
+          const line = isBefore ? `${name} ${said} ${tone}`.trim() : `${name} ${tone} ${said}`;
+          for (const question of readLine(line, 'US').questions.filter(
+            ({ code }) => code === 'receive-unknown',
+          ))
+            for (const offered of question.lines ?? []) {
+              const { ok, channel } = readLine(offered, 'US');
+              expect([offered, ok, channel?.name, channel?.transmitHz]).toEqual([
+                offered,
+                true,
+                name,
+                Math.round(Number(frequency) * 1e6),
+              ]);
+              if (tone) expect([offered, channel?.transmitTone]).toEqual([offered, tone.replace('PL ', '')]);
+            }
+        },
+      ),
+      { numRuns: runs(600) },
     ));
   it('a frequency that is said to be sent is never heard by itself', () =>
     fc.assert(

@@ -1,7 +1,7 @@
 import { type LicensedFrequency, LicensedFrequencySchema, type PlanHead } from '@umbrex/core/model';
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { type Faults, faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -75,6 +75,9 @@ export function LicensedForm({ licensed, change, setOpen }: Props) {
     setRow(row);
     setOpen(row !== null && JSON.stringify(row) !== JSON.stringify(BLANK));
   };
+  // Where the form goes, what was written in it does too.
+  const goes = useEffectEvent(() => setOpen(false));
+  useEffect(() => () => goes(), []);
   const { form: at, faults, tell } = useFaults<HTMLDivElement>();
   const add = () => {
     if (!form) return;

@@ -64,13 +64,13 @@ export function PlanDeskView(props: ReturnType<typeof usePlanDesk>) {
           <FindField value={filter} set={setFilter} hint="name, MHz, wx 2" width="w-40" />
         </div>
         {plan.channels.length === 0 && <EmptyPlan />}
-        {props.findsLess && (
+        {filter.trim() !== '' && props.looksThrough === 'plan' && (
           <p className="muted text-small" role="status">
-            What services and older listings call their channels could not be fetched: only names, notes and
-            frequencies of the plan are looked through. Once the server answers, load the page again.
+            What services and older listings call their channels could not be fetched: only what the plan
+            itself says is looked through. Once the server answers, load the page again.
           </p>
         )}
-        {plan.channels.length > 0 && shown.length === 0 && (
+        {plan.channels.length > 0 && shown.length === 0 && props.looksThrough !== 'not yet' && (
           <p className="py-8">No channel has “{filter}” in its name, note, frequency or other names.</p>
         )}
         <div {...rows}>

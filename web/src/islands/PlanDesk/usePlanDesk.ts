@@ -179,8 +179,8 @@ export function usePlanDesk(
     importFindings,
     filter,
     setFilter,
-    /** The names that services give could not be fetched. */
-    findsLess: needle !== '' && rules === 'failed',
+    /** Whether what services call the channels is looked through as well: it may be on its way, or could not be fetched. */
+    looksThrough: typeof rules === 'object' ? ('all' as const) : rules === 'failed' ? 'plan' : 'not yet',
     matches,
   };
 }
