@@ -87,7 +87,13 @@ function sentAlone(asked: Asked, { hz, start, end }: Written): undefined {
   const outputs = servicesOf(country).flatMap((service) =>
     [service.usualShiftHz, -service.usualShiftHz]
       .map((shiftHz) => hz - shiftHz)
-      .filter((outputHz) => outputHz !== hz && usualShiftHz(service, outputHz) === hz - outputHz),
+      .filter(
+        (outputHz) =>
+          outputHz !== hz &&
+          isInBand(service, hz) &&
+          isInBand(service, outputHz) &&
+          usualShiftHz(service, outputHz) === hz - outputHz,
+      ),
   );
   const pairs = [...new Set(outputs)].map((outputHz) => `rx ${mhzText(outputHz)} tx ${mhzText(hz)}`);
   const from = sendWordBefore(got.line, start);
@@ -164,9 +170,12 @@ function ofOthers(asked: Asked, hz: number, about: string): Pair | undefined {
       questions.push({ code: 'nobody-transmits', blocking: false, about, offers: [] });
     return listed(asked, service, row, about);
   }
-  const service = services.find(({ bands }) => bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz));
+  const service = services.find((one) => isInBand(one, hz));
   return service ? inBand(asked, service, hz, about) : undefined;
 }
+
+const isInBand = ({ bands }: Service, hz: number) =>
+  bands.some(({ fromHz, toHz }) => hz >= fromHz && hz <= toHz);
 
 function inBand(asked: Asked, service: Service, hz: number, about: string): Pair | undefined {
   const { got, questions } = asked;

@@ -500,6 +500,22 @@ for (const [country, classes] of BY_COUNTRY)
       it.each(rows)('%s', (line, expected) => expect(readingOf(line, country, expected)).toBe(expected));
     });
 
+describe('what is offered for a frequency that is sent', () => {
+  // By the band plans (named in the tables): two metres shift by 600 kHz, 70 cm in the US by 5 MHz; sets that talk to each other by nothing.
+  it.each([
+    ['US', 'tx 146.34', ['rx 146.9400 tx 146.3400', 'direct']],
+    ['US', 'tx 447.125', ['rx 442.1250 tx 447.1250', 'direct']],
+    ['US', 'tx 146.52', ['direct']],
+    ['US', 'tx 462.725', ['direct']],
+    ['EU', 'tx 446.00625', ['direct']],
+    ['EU', 'Mast input 145.125', ['rx 145.7250 tx 145.1250', 'direct']],
+    ['other', 'tx 146.34', ['direct']],
+  ] as const)('%s: %s', (country, line, offers) => {
+    const [asked] = readLine(line, country).questions;
+    expect([asked?.code, asked?.offers]).toEqual(['receive-unknown', offers]);
+  });
+});
+
 /** Words of lines, in any order: what must hold whatever stands around. */
 const word = fc.constantFrom(
   '462.650',
