@@ -190,7 +190,8 @@ function judgeListening(
   return {
     channel,
     outcome: 'no',
-    reasons: [...reasons.filter((r) => r.severity !== 'note'), unable],
+    // What keeps it from talking and from being heard may be one and the same.
+    reasons: [...reasons.filter((r) => r.severity !== 'note' && r.code !== unable.code), unable],
     ...none,
   };
 }

@@ -14,7 +14,7 @@ import {
 import { pressesOf } from './runs';
 import type { SheetStep } from './step';
 import { slotsInTurn } from './visits';
-import { Writer } from './writer';
+import { type Stuck, Writer } from './writer';
 
 /** The steps that turn a device's present memory into the wanted one. */
 export interface Sheet {
@@ -103,7 +103,15 @@ function write(
   const writer = new Writer(description, recipes, slots, lists, start);
   const clears = recipes.clearPicked ? pickedPlace(description, lists, pickedTone) : 0;
   const nothing = changesNothing({ places, settings }) && clears === 0 && !resets;
-  const missing = (field: string) => findings.push({ code: 'no-recipe', severity: 'error', field });
+  const told = new Set<string>();
+  /** Each once, by the title that it has in the description. */
+  const tell = (code: Stuck['why'], field: string) => {
+    const title = [...description.fields, ...description.settings].find(({ id }) => id === field)?.title;
+    if (told.has(`${code} ${title ?? field}`)) return;
+    told.add(`${code} ${title ?? field}`);
+    findings.push({ code, severity: 'error', field: title ?? field });
+  };
+  const missing = (field: string) => tell('no-recipe', field);
   if (!nothing) {
     writer.part = 'start';
     if (recipes.start) writer.once(recipes.start.steps);
@@ -150,7 +158,7 @@ function write(
   for (const change of settings) {
     const setting = description.settings.find(({ id }) => id === change.id);
     if (!setting) continue;
-    if (!recipes.settings[setting.id]) missing(setting.title);
+    if (!recipes.settings[setting.id]) missing(setting.id);
     writer.setting(setting, change);
   }
 
@@ -166,15 +174,7 @@ function write(
 
   writer.part = 'end';
   if (places.length > 0 || settings.length > 0) writer.once(recipes.finish);
-  for (const { why, field } of writer.stuck) {
-    const title = description.fields.find(({ id }) => id === field)?.title;
-    if (
-      !findings.some(
-        (finding) => finding.code === why && 'field' in finding && finding.field === (title ?? field),
-      )
-    )
-      findings.push({ code: why, severity: 'error', field: title ?? field });
-  }
+  for (const { why, field } of writer.stuck) tell(why, field);
   return {
     steps: writer.steps,
     presses: pressesOf(writer.steps.flatMap(({ runs }) => runs)),

@@ -246,8 +246,14 @@ export class Writer {
     });
   }
 
-  private isStuck(why: Stuck['why'], { field }: About): void {
-    this.stuck.push({ why, field });
+  private isStuck(why: Stuck['why'], { field, setting, belongsTo }: About): void {
+    // What is of no field has no title of its own.
+    const task = setting
+      ? 'Tone picked by hand'
+      : belongsTo === null
+        ? 'What is done once'
+        : 'Going to a place';
+    this.stuck.push({ why, field: field || task });
   }
 
   private textFor(what: Extract<RecipeStep, { do: 'type' }>['what'], width: number, about: About): string {

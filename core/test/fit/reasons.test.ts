@@ -121,7 +121,7 @@ describe('why a channel is not on a set, or only heard there', () => {
     expect(cell(only, channel('Hidden', mhz, mhz, { service: 'gmrs' }))).toEqual({
       verdict: 'no',
       label: null,
-      findings: [hidden, hidden],
+      findings: [hidden],
     });
     expect(cell(only, channel('Hidden', mhz, null, { service: 'gmrs' }))).toEqual({
       verdict: 'no',

@@ -145,17 +145,16 @@ export function useRecordDesk({ plan, description, version, recording, me, today
     const learnt = withRecordedSteps(description, parsed.data);
     if (!learnt.ok) return { findings: learnt.findings, sheet: null };
     const { sheet, proof } = prepare(plan, learnt.value, triedAs(learnt.value, plan));
-    const missing = new Set(
-      sheet.findings.flatMap((finding) => (finding.code === 'no-recipe' ? [finding.field] : [])),
+    const missing = sheet.findings.flatMap((finding) =>
+      finding.code === 'no-recipe' ? [finding.field] : [],
     );
-    const titles = [...missing].map((id) => description.fields.find((field) => field.id === id)?.title ?? id);
     return {
       findings: [],
       sheet: {
         steps: sheet.steps.length,
         presses: sheet.presses,
         isProven: proof.proven,
-        missing: titles,
+        missing,
         tried: triedOn(parsed.data),
       },
     };
