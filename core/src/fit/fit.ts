@@ -7,7 +7,7 @@ import type { FitDevice } from './device';
 import type { Cell, Fit, PlacedSlot } from './image';
 import { type Judgement, judge } from './judge';
 import { type ChosenName, namesTogether, spellable } from './names';
-import type { Placement } from './place';
+import { isReceiveOnly, type Placement } from './place';
 import type { FitPolicy, Verdict } from './policy';
 import { silenced } from './right';
 import { numberedPlace, type Room, roomIn } from './room';
@@ -164,7 +164,7 @@ function settle(
   names: Names,
   channels: readonly Channel[],
   numbers: Numbers,
-  { blocks, zoneOf, holds }: Room,
+  { blocks, zoneOf, forZones, holds }: Room,
 ): Cell {
   const { channel, outcome, reasons } = judgement;
   const cell = (verdict: Verdict, findings: readonly Finding[]): Cell => ({
@@ -181,7 +181,7 @@ function settle(
   // numbers promise is what they do.
   const number = holds.has(channel.id) ? undefined : numbers[channel.id];
   const last = number === undefined ? undefined : device.slotRead.get(number);
-  const ordered = zoneFirst(judgement, zoneOf.get(channel.id), device);
+  const ordered = inOrder(judgement, zoneOf.get(channel.id), forZones, device);
   const asked = last
     ? [...ordered.filter((slot) => slot !== last), ...ordered.filter((slot) => slot === last)]
     : ordered;
@@ -208,13 +208,27 @@ function settle(
   return cell('no', [blocked ?? { code: 'no-free-slot', severity: 'error' }]);
 }
 
-/** The places that a channel may ask for: where it is already, then those of its group's zone, then the other free ones. */
-function zoneFirst(judgement: Judgement, zone: number | undefined, { holding }: FitDevice): readonly Slot[] {
+/**
+ * The places that a channel may ask for: where it is already, then those of its group's zone, then the other free ones; without a zone those
+ * that others' zones need are the last of the empty ones.
+ */
+function inOrder(
+  judgement: Judgement,
+  zone: number | undefined,
+  forZones: ReadonlySet<number>,
+  { filled, holding }: FitDevice,
+): readonly Slot[] {
   const { slots } = judgement;
-  if (zone === undefined) return slots;
+  if (zone === undefined && forZones.size === 0) return slots;
   const firstFree = slots.findIndex(({ fixed }) => !fixed);
   const rank = (slot: Slot) => {
-    if (slot.fixed) return 4;
+    if (slot.fixed) return 20;
+    if (zone === undefined) {
+      // Where it never sends goes before all that.
+      const loud = isReceiveOnly(slot) ? 0 : 10;
+      if (filled.get(slot.number) === judgement.receiveHz) return loud;
+      return loud + (filled.has(slot.number) ? 3 : forZones.has(slot.number) ? 2 : 1);
+    }
     const isHere = slot.bank === zone;
     if (isThere(judgement, slot, holding)) return isHere ? 0 : 1;
     return isHere && !holding.has(slot.number) ? 2 : 3;

@@ -2,7 +2,7 @@ import { type AirContent, type Channel, type Slot, sameContent } from '../model/
 import { NetworkBlocks } from './belongs';
 import type { FitDevice } from './device';
 import type { Judgement } from './judge';
-import { zonesOf } from './zones';
+import { emptyForZones, zonesOf } from './zones';
 
 /** What is settled on a set before anybody asks for numbers: who chooses first, which channels it has room for, and which need not move. */
 export interface Room {
@@ -18,6 +18,8 @@ export interface Room {
   readonly blocks: NetworkBlocks;
   /** The block of the zone that a channel's group has, where it fits into one. */
   readonly zoneOf: ReadonlyMap<string, number>;
+  /** Empty places that groups with a zone will need: the others come there last. */
+  readonly forZones: ReadonlySet<number>;
 }
 
 /**
@@ -48,7 +50,8 @@ export function roomIn(judged: readonly Judgement[], device: FitDevice, channels
   const coming = moving.slice(0, freeRoom(device));
   const holds = new Set([...homeOf.keys(), ...coming.map(({ channel }) => channel.id)]);
   const zoneOf = zonesOf(coming, device, channels);
-  return { turns, homeOf, homes: new Set(contents.keys()), holds, blocks, zoneOf };
+  const forZones = emptyForZones(zoneOf, coming, device);
+  return { turns, homeOf, homes: new Set(contents.keys()), holds, blocks, zoneOf, forZones };
 }
 
 /** The place where people read a channel's number, where the set can have it there. */

@@ -48,6 +48,26 @@ export function zonesOf(
   return shared.reduce((best, one) => (one.size > best.size ? one : best), own);
 }
 
+/**
+ * The empty places that groups with a zone will need there, beside those that hold their channels already: the first ones. Channels without
+ * a zone leave them to the last.
+ */
+export function emptyForZones(
+  zoneOf: ReadonlyMap<string, number>,
+  moving: readonly Judgement[],
+  { freeSlots, holding }: FitDevice,
+): Set<number> {
+  return new Set(
+    [...new Set(zoneOf.values())].flatMap((zone) => {
+      const inZone = freeSlots.filter(({ bank }) => bank === zone);
+      const members = moving.filter(({ channel }) => zoneOf.get(channel.id) === zone);
+      const coming = members.filter((one) => !inZone.some((slot) => isThere(one, slot, holding)));
+      const empty = inZone.flatMap(({ number }) => (holding.has(number) ? [] : [number]));
+      return empty.slice(0, coming.length);
+    }),
+  );
+}
+
 /** Whether a place holds the channel already: its frequency, and the tone it waits for, if it waits for one. */
 export function isThere({ contentAt }: Judgement, slot: Slot, holding: FitDevice['holding']): boolean {
   const now = holding.get(slot.number);
