@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { axeFindings, expect, open, planPath, ready, test } from './support';
+import { axeFindings, entry, expect, open, planPath, ready, test } from './support';
 
 const focused = (page: Page) =>
   page.evaluate(() => document.activeElement?.id || document.activeElement?.tagName);
@@ -209,4 +209,57 @@ test('the system’s preference for dark stands until somebody chooses', async (
   expect(await ground()).toBe(dark);
   await page.reload();
   expect(await ground()).toBe(dark);
+});
+
+test('what is written before the page is alive is known to it, and Enter does not load it again', async ({
+  page,
+}) => {
+  await open(page, '/kit');
+  let letCome = () => {};
+  const mayCome = new Promise<void>((come) => {
+    letCome = come;
+  });
+  await page.route('**/_astro/*.js', async (route) => {
+    await mayCome;
+    await route.continue();
+  });
+  await page.goto('/kit', { waitUntil: 'commit' });
+  const line = page.getByLabel('A line', { exact: true });
+  await line.fill('written early');
+  await page.getByLabel('A choice', { exact: true }).selectOption('two');
+  await page.getByLabel('A day').fill('2027-03-14');
+  const box = page.getByLabel('On or off');
+  const wasOn = await box.isChecked();
+  await box.click();
+  letCome();
+  await ready(page);
+  await expect(line).toHaveValue('written early');
+  await expect(page.getByLabel('A text', { exact: true })).toHaveValue('written early');
+  await expect(page.getByLabel('A choice beside its title')).toHaveValue('two');
+  await expect(page.getByLabel('A day')).toHaveValue('2027-03-14');
+  await expect(page.getByLabel('A switch')).toBeChecked({ checked: !wasOn });
+  // Nobody wrote there: it is as it was.
+  await expect(page.getByLabel('A line of which the title is heard')).toHaveValue('written early');
+  await page.unroute('**/_astro/*.js');
+
+  const path = `${await planPath(page)}/people`;
+  let letComeAgain = () => {};
+  const mayComeAgain = new Promise<void>((come) => {
+    letComeAgain = come;
+  });
+  await page.route('**/_astro/*.js', async (route) => {
+    await mayComeAgain;
+    await route.continue();
+  });
+  await page.goto(path, { waitUntil: 'commit' });
+  await page.getByRole('searchbox').fill('nobody at all');
+  await entry(page).fill('Sanderling Cove 462.650 rpt in 131.8');
+  await page.keyboard.press('Enter');
+  letComeAgain();
+  await ready(page);
+  expect(page.url()).toMatch(/people$/);
+  await expect(entry(page)).toHaveValue('Sanderling Cove 462.650 rpt in 131.8');
+  await expect(page.getByRole('button', { name: 'Add to plan' })).toBeVisible();
+  await expect(page.getByRole('searchbox')).toHaveValue('nobody at all');
+  await expect(page.getByText('Nobody has “nobody at all”')).toBeVisible();
 });

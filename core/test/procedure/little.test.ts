@@ -241,6 +241,28 @@ describe('a field that another one locks', () => {
     expect(turns(AS_NEW, { ...LOW, code: 1 })).toEqual(['code 67.0', 'power LOW']));
   it('needs nothing for what it does not lock', () =>
     expect(turns(LOW, { ...AS_NEW, power: 1 })).toEqual(['power HIGH']));
+  it('is come to no oftener than that', () => {
+    const times = (before: Values, to: Values) =>
+      written(set, { 1: to }, {}, holding(set, { 1: before })).filter((line) => line.startsWith('1:power'))
+        .length;
+    // Four steps each time: its item, OK, the value, OK.
+    expect(times(LOW, { ...AS_NEW, code: 1 })).toBe(4);
+    expect(times(AS_NEW, { ...LOW, code: 1 })).toBe(4);
+    expect(times(AS_NEW, { ...AS_NEW, code: 1 })).toBe(0);
+    expect(times(LOW, { ...LOW, code: 1 })).toBe(8);
+  });
+  it('is opened for a name in the second pass, too, by what the place holds then', () => {
+    const forNames = little((raw: LittleRaw) => {
+      raw.recipes.unlock = { field: 'power', value: 1, for: ['name'] };
+    });
+    const place = { code: 1, power: 0, name: 'A' };
+    const steps = written(forNames, { 1: place, 2: place });
+    const second = steps.slice(steps.findIndex((line) => line.startsWith('1:names:1')));
+    expect(second.flatMap((line) => /^1:\w+:\d+ \| Turn to (?:HIGH|LOW) .*/.exec(line)?.[0] ?? [])).toEqual([
+      '1:power:7 | Turn to HIGH | ▲ | >HIGH<',
+      '1:power:11 | Turn to LOW | ▲ | >LOW<',
+    ]);
+  });
   it('is turned from where each of the steps before left it', () => {
     const sheet = written(set, { 1: { ...LOW, code: 1 } }, {}, holding(set, { 1: LOW }));
     expect(sheet.filter((line) => line.startsWith('1:power'))).toEqual([
@@ -291,6 +313,81 @@ describe('places that are emptied', () => {
       '2:erase:2 | Press TALK to empty it | TALK',
     ]);
   });
+  /** The same with a frequency that is turned to, or typed. */
+  const turned = erasing(1, (raw) => {
+    raw.lists.counted = [
+      { kind: 'range', fromHz: 462_550_000, toHz: 462_600_000, stepHz: 25_000, shown: '{mhz}' },
+    ];
+    raw.fields.at(-1).list = 'counted';
+    raw.recipes.items.rx = { number: '4', title: 'FREQ', place: 2 };
+    raw.recipes.set.rx = raw.recipes.set.code;
+    raw.recipes.order = ['rx', 'code', 'power', 'name'];
+    raw.recipes.startNumber = 1;
+  });
+  it('an empty place of a set that counts its frequencies shows the first of them', () => {
+    expect(
+      written(turned, { 1: { rx: 2, code: 1 } }, {}, holding(turned, { 1: null })).filter((line) =>
+        line.includes('Turn to'),
+      ),
+    ).toEqual([
+      '1:rx:1 | Turn to item 4 | ▼ | 4 FREQ',
+      '1:rx:3 | Turn to 462.6000 | ▼ | >462.6000<',
+      '1:code:1 | Turn to item 1 | ▲ | 1 CODE',
+      '1:code:3 | Turn to 67.0 | ▲ | >67.0<',
+    ]);
+  });
+  it('of what nobody knows is emptied first, and then set as an empty one', () => {
+    const sheet = written(
+      turned,
+      { 1: { rx: 1, code: 0, power: 0 } },
+      {},
+      { slots: new Map(), settings: {} },
+    );
+    expect(sheet.filter((line) => /Press TALK|Turn to (?!item)/.test(line))).toEqual([
+      '1:work:1 | Press TALK to empty it | TALK',
+      '1:rx:3 | Turn to 462.5750 | ▲ | >462.5750<',
+      '1:power:3 | Turn to LOW | ▲ | >LOW<',
+    ]);
+  });
+  it('what is wiped before it is written: nothing in an empty place, whatever there may be in another', () => {
+    const wiped = (places: Places, at: number) => {
+      const set = erasing(1, (raw) => {
+        for (const char of '0123456789') {
+          raw.keys[`d${char}`] = char;
+          raw.behaviour.keys[`d${char}`] = { char };
+        }
+        raw.recipes.erase = undefined;
+        raw.recipes.charKeys = Object.fromEntries([...'0123456789'].map((char) => [char, `d${char}`]));
+        raw.recipes.frequencyEntry = { digits: 7, unitHz: 100 };
+        raw.recipes.items.rx = { number: '4', title: 'FREQ', place: 2 };
+        raw.recipes.set.rx = [
+          { do: 'press', key: 'bell', says: 'Wipe {title}', unless: 'blank' },
+          { do: 'type', what: 'frequency', says: 'Type {typed}' },
+        ];
+        raw.recipes.order = ['rx', 'code', 'power', 'name'];
+        raw.recipes.startNumber = 1;
+      });
+      const now = at === 1 ? { slots: new Map(), settings: {} } : holding(set, places);
+      return written(set, { 2: { rx: 462_562_500 } }, {}, now).flatMap(
+        (line) => /Wipe FREQ|Type \d+/.exec(line)?.[0] ?? [],
+      );
+    };
+    expect(wiped({ 2: null }, 0)).toEqual(['Type 4625625']);
+    expect(wiped({ 2: { ...used, rx: 462_600_000 } }, 0)).toEqual(['Wipe FREQ', 'Type 4625625']);
+    expect(wiped({ 2: { ...used, rx: 0 } }, 0)).toEqual(['Type 4625625']);
+    expect(wiped({}, 1)).toEqual(['Wipe FREQ', 'Type 4625625']);
+  });
+  it('leave a name where it is the only one', () => {
+    const sheet = written(
+      turned,
+      { 1: { rx: 2, code: 1, name: 'A' }, 2: null },
+      {},
+      holding(turned, { 1: null, 2: { ...used, rx: 1 } }),
+    );
+    // One place is filled, so that its name is set at once.
+    expect(sheet.filter((line) => line.includes('names:'))).toEqual([]);
+    expect(sheet.some((line) => line.startsWith('1:name:'))).toBe(true);
+  });
   it('those that are empty need nothing', () => {
     const set = erasing(1);
     expect(written(set, { 2: null }, {}, holding(set, { 2: null }))).toEqual([]);
@@ -328,6 +425,13 @@ describe('what nobody described', () => {
     const reset = sheetOf(can, holding(can), {}, {}, { resets: true });
     expect(reset.findings).toEqual([]);
     expect(lines(can, reset)).toEqual(['set:reset:1 | Hold MENU for 5 s | MENU held 5000']);
+    // What is done before places and after them is for those alone.
+    const begins = little((raw: LittleRaw) => {
+      raw.recipes.reset = can.recipes?.reset;
+      raw.recipes.begin = [{ do: 'press', key: 'talk', says: 'Press TALK' }];
+      raw.recipes.finish = raw.recipes.begin;
+    });
+    expect(sheetOf(begins, holding(begins), {}, {}, { resets: true }).steps).toHaveLength(1);
   });
   it('keys for what is typed', () => {
     const set = little((raw: LittleRaw) => {
@@ -337,6 +441,15 @@ describe('what nobody described', () => {
     });
     const sheet = sheetOf(set, holding(set), { 2: { ...AS_NEW, code: 1 }, 3: { ...AS_NEW, code: 1 } });
     expect(sheet.findings).toEqual([{ code: 'no-recipe', severity: 'error', field: 'Going to a place' }]);
+  });
+  it('which key types a character at all', () => {
+    const set = little((raw: LittleRaw) => {
+      raw.recipes.slotStep = [{ do: 'type', what: 'slotNumber', width: 2, says: 'Type {number}' }];
+      raw.recipes.bankStep = [];
+    });
+    expect(sheetOf(set, holding(set), { 2: { ...AS_NEW, code: 1 } }).findings).toEqual([
+      { code: 'no-recipe', severity: 'error', field: 'Going to a place' },
+    ]);
   });
   it('a letter that no wheel has', () => {
     const set = little((raw: LittleRaw) => {
@@ -352,7 +465,13 @@ describe('what nobody described', () => {
     const set = little((raw: LittleRaw) => {
       raw.recipes.bankStep = [];
     });
-    const to = (number: number) => sheetOf(set, holding(set), { [number]: { ...AS_NEW, code: 1 } }).findings;
+    const to = (number: number, of = set) =>
+      sheetOf(of, holding(of), { [number]: { ...AS_NEW, code: 1 } }).findings;
+    const inTwo = little((raw: LittleRaw) => {
+      raw.recipes.bankStep = [];
+      raw.recipes.slotStep.unshift({ do: 'press', key: 'talk', says: 'Press TALK' });
+    });
+    expect(to(4, inTwo)).toHaveLength(1);
     expect(to(3)).toEqual([]);
     expect(to(4)).toEqual([{ code: 'no-recipe', severity: 'error', field: 'Going to another bank' }]);
   });
@@ -463,5 +582,73 @@ describe('what fills the words', () => {
     ]);
     expect(turn?.of).toEqual({ value: '67.0' });
     expect(slotsOf(little())).toHaveLength(6);
+  });
+});
+
+describe('a tone that the operator picked by hand', () => {
+  const picking = (operatorTone: unknown) =>
+    little((raw: LittleRaw) => {
+      raw.lists.picks = [
+        {
+          kind: 'items',
+          items: [
+            { shown: '67', means: '67.0' },
+            { shown: 'NONE', means: 'off' },
+            { shown: '77', means: '77.0' },
+          ],
+        },
+      ];
+      raw.operatorTone = operatorTone;
+      raw.recipes.clearPicked = [
+        { do: 'press', key: 'talk', says: 'Press TALK' },
+        { do: 'turn', what: 'value', up: 'up', says: 'Turn from {now} to {value}', shows: '{value}' },
+      ];
+    });
+  const LIST = { reach: 'transmit', sticky: true, list: 'picks' };
+  const cleared = (set: Description, pickedTone?: SheetOptions['pickedTone']) => {
+    const sheet = sheetOf(set, holding(set), {}, {}, pickedTone === undefined ? {} : { pickedTone });
+    return { clears: sheet.clears, steps: lines(set, sheet) };
+  };
+  it('is cleared before all else, from where it stands in the list', () => {
+    expect(cleared(picking(LIST), '77.0')).toEqual({
+      clears: 2,
+      steps: ['set:start:1 | Press TALK | TALK', 'set:start:2 | Turn from 77 to 67 | ▲ | 67'],
+    });
+  });
+  it('needs nothing where none is picked, nobody knows, or the set has no such', () => {
+    const NOTHING = { clears: 0, steps: [] };
+    for (const tone of ['off', 'unknown', '99.9', undefined] as const)
+      expect(cleared(picking(LIST), tone as SheetOptions['pickedTone'])).toEqual(NOTHING);
+    for (const none of ['none', 'unknown']) expect(cleared(picking(none), '77.0')).toEqual(NOTHING);
+    const unsaid = little((raw: LittleRaw) => {
+      raw.operatorTone = { reach: 'transmit', sticky: true, list: 'codes' };
+    });
+    expect(cleared(unsaid, '77.0')).toEqual(NOTHING);
+  });
+});
+
+describe('a name that is tapped', () => {
+  const set = little((raw: LittleRaw) => {
+    raw.recipes.letterKeys = { up: 'ABC', down: 'DE ' };
+    raw.recipes.set.name = [
+      { do: 'press', key: 'bell', says: 'Wipe it', unless: 'blank' },
+      { do: 'tapName', pauseMs: 900, says: 'Tap {value}' },
+    ];
+  });
+  const tapped = (to: string, before = '') =>
+    written(
+      set,
+      { 1: { ...AS_NEW, name: to } },
+      {},
+      holding(set, { 1: { ...AS_NEW, name: before } }),
+    ).flatMap((line) => /(Wipe it|Tap .*)/.exec(line)?.[0] ?? []);
+  it('is so many taps for each letter, with a pause between two of one key', () => {
+    expect(tapped('BAD')).toEqual(['Tap BAD | ▲ 2×, wait 900, ▲, ▼']);
+  });
+  it('that is to be none is wiped, and nothing is tapped', () =>
+    expect(tapped('', 'A')).toEqual(['Wipe it']));
+  it('of which no key has a letter is said', () => {
+    const sheet = sheetOf(set, holding(set), { 1: { ...AS_NEW, name: 'AX' } });
+    expect(sheet.findings).toEqual([{ code: 'no-recipe', severity: 'error', field: 'Name' }]);
   });
 });

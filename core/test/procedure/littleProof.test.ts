@@ -441,6 +441,8 @@ describe('the words of steps, held against their keys', () => {
     expect(typed('12', 'Type 012')).toEqual([]);
     expect(typed('12', 'For place 7 type 12')).toEqual([]);
     expect(typed('7', 'Type 8')).toEqual([]);
+    expect(typed('1002', 'Type 12')).toEqual(OTHER('1002'));
+    expect(typed('12', 'Type 1002')).toEqual(OTHER('12'));
     // A frequency may be said with fewer figures than are typed, if what is left are zeros.
     expect(typed('4626500', 'Type 462.650')).toEqual([]);
     expect(typed('4626000', 'Type 462.6')).toEqual([]);
@@ -509,6 +511,16 @@ describe('the words of steps, held against their keys', () => {
     ])
       expect(begin(right)).toEqual([]);
     expect(begin('Full cell.', 'Stand on A1.')).toEqual([]);
+    expect(begin('Stand on A1. Then wait.')).toEqual([]);
+    expect(begin('Stand on A1...')).toEqual([]);
+    const third = (says: string) =>
+      slips((raw) => {
+        raw.recipes.before = [says];
+        raw.recipes.startNumber = 3;
+        raw.behaviour.startNumber = 3;
+      });
+    expect(third('Stand on A3.')).toEqual([]);
+    expect(third('Stand on A1.')).toEqual(['/recipes/before start-not-said A3']);
     expect(begin('Stand on A12.')).toEqual(['/recipes/before start-not-said A1']);
     expect(begin('Stand on A1.5')).toEqual(['/recipes/before start-not-said A1']);
     expect(begin()).toEqual(['/recipes/before start-not-said A1']);

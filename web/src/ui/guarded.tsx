@@ -1,5 +1,6 @@
 import { Component, type ComponentType, type ErrorInfo, type ReactNode, useEffect } from 'react';
 import { call } from '../islands/desk/ask';
+import { tellEarly } from './early';
 import { keepFocus } from './focus';
 
 interface State {
@@ -52,10 +53,13 @@ class Guard extends Component<{ name: string; children: ReactNode }, State> {
   }
 }
 
-/** An island that cannot take the page down with it, and on whose page the focus stays where it was. */
+/** An island that cannot take the page down with it, on whose page the focus stays where it was, and that knows what was written before it was alive. */
 export function guarded<P extends object>(name: string, Island: ComponentType<P>): (props: P) => ReactNode {
   return function GuardedIsland(props: P) {
-    useEffect(keepFocus, []);
+    useEffect(() => {
+      keepFocus();
+      tellEarly(name);
+    }, []);
     return (
       <Guard name={name}>
         <Island {...props} />

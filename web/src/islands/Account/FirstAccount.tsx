@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
@@ -21,10 +22,9 @@ function FirstAccountIsland({ asksWord = false, isAlone = false }: Props) {
   const set = (part: Partial<typeof form>) => setForm((now) => ({ ...now, ...part }));
   const field = fieldsOf(form, set);
   return (
-    <form
+    <Form
       className={isAlone ? 'space-y-3' : 'max-w-xl space-y-3 px-5 py-4 max-md:px-3'}
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         void send(async () => {
           await call('POST /api/accounts/first', {}, form);
           window.location.assign('/');
@@ -56,7 +56,7 @@ function FirstAccountIsland({ asksWord = false, isAlone = false }: Props) {
       >
         Make the account
       </Button>
-    </form>
+    </Form>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { $notice } from '../desk/deskStore';
@@ -11,10 +12,9 @@ export function NewPassword() {
   const [form, setForm] = useState({ old: '', password: '' });
   const { fault, send } = useSend();
   return (
-    <form
+    <Form
       className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         void send(async () => {
           await call('PUT /api/account/password', {}, form);
           setForm({ old: '', password: '' });
@@ -42,6 +42,6 @@ export function NewPassword() {
       <Button type="submit" className="btn btn-outline btn-sm" isOff={!form.old || !form.password}>
         Change the password
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
 import { Fault } from '../SignIn/fields';
@@ -39,10 +40,9 @@ export function SecondFactor({ on }: { on: boolean }) {
           </Button>
         </>
       ) : offer ? (
-        <form
+        <Form
           className="space-y-2"
-          onSubmit={(event) => {
-            event.preventDefault();
+          send={() => {
             void send(async () => {
               await call('PUT /api/account/second-factor', {}, { secret: offer.secret, code });
               window.location.reload();
@@ -66,7 +66,7 @@ export function SecondFactor({ on }: { on: boolean }) {
           <Button type="submit" className="btn btn-primary btn-sm" isOff={code.trim().length < 6}>
             Switch codes on
           </Button>
-        </form>
+        </Form>
       ) : (
         <button
           type="button"

@@ -15,6 +15,7 @@ export interface AccountProps {
   mayStart: boolean;
 }
 
+import { Form } from '../../ui/Form';
 import { useSend } from './useSend';
 
 /** The groups that an account belongs to, and for a coordinator a further one. */
@@ -53,13 +54,7 @@ export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspa
         ))}
       </ul>
       {mayStart && (
-        <form
-          className="mt-2 space-y-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void send(start);
-          }}
-        >
+        <Form className="mt-2 space-y-2" send={() => send(start)}>
           <LabelledText title="Another group, with a plan and people of its own" value={name} set={setName} />
           <LabelledSelect
             title="Whose rules its plan follows"
@@ -75,7 +70,7 @@ export function Workspaces({ workspaces, mayStart }: Pick<AccountProps, 'workspa
           >
             Start it
           </Button>
-        </form>
+        </Form>
       )}
     </section>
   );

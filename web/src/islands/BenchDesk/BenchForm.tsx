@@ -5,6 +5,7 @@ import { STANDING_BESIDE } from '../../messages/bench';
 import { counted } from '../../messages/labels';
 import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
+import { Form } from '../../ui/Form';
 import { faultsIn, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledCheck } from '../../ui/LabelledCheck';
@@ -41,12 +42,11 @@ export function BenchForm({
   const byKind = new Map<string, typeof sets>();
   for (const one of sets) byKind.set(one.kind, [...(byKind.get(one.kind) ?? []), one]);
   return (
-    <form
+    <Form
       ref={form}
       noValidate
       className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         const read = readBench(texts, saved);
         tell(read.faults ?? {});
         if (read.day) void save(read.day);
@@ -193,6 +193,6 @@ export function BenchForm({
           </button>
         )}
       </p>
-    </form>
+    </Form>
   );
 }

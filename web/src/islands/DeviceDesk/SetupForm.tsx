@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import type { Kind, Settings } from './useDeviceDesk';
 
@@ -31,13 +32,7 @@ export function SetupForm({ kind, teams, wantedOn, save }: Props) {
         {byRole}
         <span className="sr-only">, {kind.title}</span>
       </summary>
-      <form
-        className="flex flex-wrap items-end gap-3 py-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save(roleId, settings);
-        }}
-      >
+      <Form className="flex flex-wrap items-end gap-3 py-2" send={() => save(roleId, settings)}>
         {teams.length > 0 && (
           <LabelledSelect
             title="On sets for"
@@ -69,7 +64,7 @@ export function SetupForm({ kind, teams, wantedOn, save }: Props) {
         <Button type="submit" className="btn btn-outline btn-sm" isOff={!isTouched}>
           {role ? `Save for the ${kind.title}s of ${role.name}` : `Save for every ${kind.title}`}
         </Button>
-      </form>
+      </Form>
     </details>
   );
 }

@@ -6,6 +6,7 @@ import { type UseFormReturn, useForm } from 'react-hook-form';
 import { toneWords } from '../../messages/tones';
 import { Button } from '../../ui/Button';
 import { ChoiceField, LineField, named } from '../../ui/bound';
+import { Form } from '../../ui/Form';
 import { mayLeave, useUnsaved } from '../../ui/unsaved';
 import { OwnAreas } from './OwnAreas';
 import type { Kind } from './useDeviceDesk';
@@ -72,9 +73,9 @@ export function UnitForm({ unit, kinds, people, pairs, teams, areaNames, save, c
     if ((await save(next)) && !isFull) reset(unit);
   };
   return (
-    <form
+    <Form
       className={`grid items-end gap-3 sm:grid-cols-3 ${isFull ? 'lg:grid-cols-4' : 'lg:grid-cols-[1fr_1fr_1fr_1fr_7rem_7rem_auto]'}`}
-      onSubmit={handleSubmit(submit)}
+      send={handleSubmit(submit)}
       noValidate
     >
       <ChoiceField
@@ -119,7 +120,7 @@ export function UnitForm({ unit, kinds, people, pairs, teams, areaNames, save, c
           </button>
         )}
       </div>
-    </form>
+    </Form>
   );
 }
 

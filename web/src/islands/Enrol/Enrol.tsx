@@ -4,6 +4,7 @@ import type { EnrolKind, Enrolment } from '../../contract/roster';
 import { HOLDS_TEXT } from '../../messages/enrol';
 import { QUESTION_TEXT } from '../../messages/interview';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -99,13 +100,7 @@ function EnrolIsland(props: Props) {
       </p>
     );
   return (
-    <form
-      className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void send();
-      }}
-    >
+    <Form className="space-y-3" send={() => send()}>
       <p>Hello {name}. What you do not know, leave empty.</p>
       <Kinds {...enrolment} />
       {isOwn && <OwnKind {...enrolment} />}
@@ -129,7 +124,7 @@ function EnrolIsland(props: Props) {
       <Button type="submit" className="btn btn-primary btn-sm" isOff={state === 'sending'}>
         Send it
       </Button>
-    </form>
+    </Form>
   );
 }
 

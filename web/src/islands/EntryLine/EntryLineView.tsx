@@ -1,4 +1,5 @@
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { later, NotFetched } from '../../ui/later';
 import type { EntryGroup } from '../desk/entryGroup';
@@ -14,12 +15,9 @@ export function EntryLineView(props: Props) {
   const { line, write, clear, add, open, setOpen, busy, reading, input } = props;
   return (
     <>
-      <form
+      <Form
         className="relative"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
+        send={() => add()}
         onKeyDown={(event) => {
           if (event.key !== 'Escape') return;
           if (open) setOpen(false);
@@ -82,7 +80,7 @@ export function EntryLineView(props: Props) {
             </div>
           </div>
         )}
-      </form>
+      </Form>
       {props.pasted !== null && (
         <PasteDialog
           text={props.pasted}

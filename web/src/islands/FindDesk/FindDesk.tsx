@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { FindKnown, FindsView } from '../../contract/finds';
 import { toneWords } from '../../messages/tones';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -73,10 +74,9 @@ function Note({ view, add }: { view: FindsView; add: Finds['add'] }) {
         ? 'Write the tone as 85.4 or D023N, or leave it empty.'
         : '';
   return (
-    <form
+    <Form
       className="mt-2 flex flex-wrap items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         const find = draft();
         if (!find || fault) return;
         // Looked up by the server: the page is loaded anew with it.
@@ -101,7 +101,7 @@ function Note({ view, add }: { view: FindsView; add: Finds['add'] }) {
           {fault}
         </p>
       )}
-    </form>
+    </Form>
   );
 }
 

@@ -1,6 +1,7 @@
 import { type Description, listItems, slotsOf } from '@umbrex/core/model';
 import { hzFromMHzText, mhzText } from '@umbrex/core/units';
 import { useState } from 'react';
+import { Form } from '../../ui/Form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import type { useHeldDesk } from './useHeldDesk';
@@ -20,10 +21,9 @@ export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof us
   };
   const set = (id: string, text: string) => setSaid({ ...said, [id]: text });
   return (
-    <form
+    <Form
       className="mt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         if (slot) void takePlace({ number: slot.number, values: asValues(description, said) });
       }}
     >
@@ -79,7 +79,7 @@ export function PlaceForm({ unit, description, takePlace }: ReturnType<typeof us
           )}
         </div>
       )}
-    </form>
+    </Form>
   );
 }
 

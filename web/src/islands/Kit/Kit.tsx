@@ -7,6 +7,7 @@ import { VERDICTS } from '../../messages/verdicts';
 import { Button } from '../../ui/Button';
 import { Drawer } from '../../ui/Drawer';
 import { FindField } from '../../ui/FindField';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -116,6 +117,12 @@ function KitIsland() {
               findings={[{ code: 'document-not-json', severity: 'error', path: '', detail: 'as an example' }]}
             />
           </div>
+          <Form className="flex items-end gap-2 sm:col-span-2" send={() => setKept(text)}>
+            <LabelledText title="A line that Enter sends" value={text} set={setText} className="grow" />
+            <Button type="submit" className="btn btn-outline btn-sm" isOff={text === kept}>
+              Send
+            </Button>
+          </Form>
           <p className="flex flex-wrap gap-2 sm:col-span-2">
             <button type="button" className="btn btn-primary btn-sm" onClick={() => setKept(text)}>
               Keep

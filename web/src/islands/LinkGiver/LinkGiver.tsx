@@ -4,6 +4,7 @@ import { MadeLink } from '../../components/MadeLink';
 import type { CardLink } from '../../contract/card';
 import { dayText } from '../../messages/days';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { call } from '../desk/api';
@@ -72,13 +73,7 @@ export function LinkGiver({ planId, of, links, today }: Props) {
     <section className="mt-6 border-t border-base-300 pt-3" aria-label={what}>
       <h3 className="font-bold">{WORDS[of.kind].title}</h3>
       <p className="muted text-plain">{WORDS[of.kind].help}</p>
-      <form
-        className="mt-2 space-y-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void make();
-        }}
-      >
+      <Form className="mt-2 space-y-2" send={() => make()}>
         <LabelledDay title="Good until the end of" value={until} set={setUntil} least={today} isNeeded />
         {of.kind === 'card' && (
           <LabelledCheck checked={hidesTones} set={setHides}>
@@ -88,7 +83,7 @@ export function LinkGiver({ planId, of, links, today }: Props) {
         <Button type="submit" className="btn btn-outline btn-sm" isOff={busy || until < today}>
           Make a link
         </Button>
-      </form>
+      </Form>
       {made && (
         <div className="mt-3">
           <MadeLink

@@ -6,6 +6,7 @@ import { counted } from '../../messages/labels';
 import { questionText } from '../../messages/questions';
 import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
+import { Form } from '../../ui/Form';
 import { RowCheck } from '../../ui/LabelledCheck';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -25,13 +26,7 @@ export function ListingDeskView(props: Props) {
         Stations that a listing knows around a place. A listing is somebody’s word: its source and date stay
         with every channel you take.
       </p>
-      <form
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void ask();
-        }}
-      >
+      <Form className="flex flex-wrap items-end gap-3" send={() => ask()}>
         <LabelledText
           title="Around a place, or latitude, longitude"
           width="w-72 max-sm:w-full"
@@ -49,7 +44,7 @@ export function ListingDeskView(props: Props) {
         <Button type="submit" className="btn btn-primary btn-sm" isOff={busy || near.trim() === ''}>
           {busy ? 'Searching…' : 'Search'}
         </Button>
-      </form>
+      </Form>
       <div aria-live="polite" className="mt-5">
         {search && !search.ok && (
           <>

@@ -4,6 +4,7 @@ import { Offers } from '../../components/Offers';
 import { heardWords, WAY_WORDS } from '../../messages/heard';
 import { questionText } from '../../messages/questions';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import type { LogState } from './useLogDesk';
 
 interface Props {
@@ -26,9 +27,8 @@ export function Line({ log, line, setLine, take, button, giveUp }: Props) {
   const told = reading.questions.filter(({ blocking }) => !blocking);
   const isEmpty = line.trim() === '';
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
+    <Form
+      send={() => {
         if (!reading.ok) return;
         void take(reading.calls).then(() => input.current?.focus());
       }}
@@ -94,7 +94,7 @@ export function Line({ log, line, setLine, take, button, giveUp }: Props) {
           </>
         )}
       </div>
-    </form>
+    </Form>
   );
 }
 

@@ -1,6 +1,7 @@
 import { type Mark, MarkSchema } from '@umbrex/core/model';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { guarded } from '../../ui/guarded';
@@ -61,13 +62,10 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
     }
   };
   return (
-    <form
+    <Form
       ref={form}
       className="grid max-w-2xl items-start gap-3 sm:grid-cols-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
+      send={() => save()}
       noValidate
     >
       <LabelledSelect title="With the set in hand I saw" {...field('kind')} options={KINDS} />
@@ -85,7 +83,7 @@ function MarkFormIsland({ descriptionId, version, firmware, today }: Props) {
       <Button type="submit" className="btn btn-primary btn-sm justify-self-start" isOff={isSending}>
         Add my word
       </Button>
-    </form>
+    </Form>
   );
 }
 

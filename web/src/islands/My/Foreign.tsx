@@ -5,6 +5,7 @@ import type { ForeignWork } from '../../contract/card';
 import { airText } from '../../messages/card';
 import { counted } from '../../messages/labels';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Fitted, Read } from '../../workers/foreign.worker';
 import { fetchForeign } from './hand';
@@ -43,13 +44,7 @@ export function Foreign({ hand, set }: { hand: Hand; set: CardSet }) {
       <summary className="flex min-h-12 cursor-pointer items-center text-lg font-bold">
         A repeater that is not in the plan
       </summary>
-      <form
-        className="space-y-2 pb-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void look(line);
-        }}
-      >
+      <Form className="space-y-2 pb-2" send={() => look(line)}>
         <LabelledText
           title="As the listing has it, with its input tone"
           value={line}
@@ -62,7 +57,7 @@ export function Foreign({ hand, set }: { hand: Hand; set: CardSet }) {
         <Button type="submit" className="btn btn-outline min-h-12 w-full" isOff={busy || line.trim() === ''}>
           {busy ? 'One moment' : 'Where does it go?'}
         </Button>
-      </form>
+      </Form>
       <div aria-live="polite" className="pb-3">
         {work === 'none' && (
           <p>

@@ -3,6 +3,7 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Keycaps } from '../../components/Keycaps';
 import { harmText, slipText } from '../../messages/astray';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledText } from '../../ui/LabelledText';
 import type { AstrayJob } from '../../workers/astray.worker';
 import type { Hand } from './useHand';
@@ -194,13 +195,7 @@ function Other({
           )}
         </>
       )}
-      <form
-        className="mt-4 space-y-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void say();
-        }}
-      >
+      <Form className="mt-4 space-y-2" send={() => say()}>
         <LabelledText
           title="If it keeps doing so, write what it shows, letter by letter"
           value={shown}
@@ -216,7 +211,7 @@ function Other({
         >
           {isSaid ? 'Noted for your coordinator' : 'Tell your coordinator, and stop here'}
         </Button>
-      </form>
+      </Form>
     </>
   );
 }

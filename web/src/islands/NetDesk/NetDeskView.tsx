@@ -3,6 +3,7 @@ import { checkedIn } from '@umbrex/core/nets';
 import { useState } from 'react';
 import { NetLine } from '../../components/NetLine';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import { LinkGiver } from '../LinkGiver/LinkGiver';
@@ -140,10 +141,9 @@ function CheckIn({
   const [who, setWho] = useState('');
   const [note, setNote] = useState('');
   return (
-    <form
+    <Form
       className="mt-1 flex flex-wrap gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         if (who.trim() === '') return;
         void add(who.trim(), note.trim()).then((ok) => {
           if (!ok) return;
@@ -179,7 +179,7 @@ function CheckIn({
       <Button type="submit" className="btn btn-outline btn-sm" isOff={who.trim() === ''}>
         Check in
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -208,17 +208,11 @@ function AddNet({ nets, setOpenId, timeZone }: Props) {
     });
   };
   return (
-    <form
-      className="flex items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
+    <Form className="flex items-end gap-2" send={() => add()}>
       <LabelledText title="A new net or event" value={name} set={setName} most={60} width="w-60" />
       <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
         Add
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -2,6 +2,7 @@ import { THINGS } from '@umbrex/core/fields';
 import { type Net, NetSchema } from '@umbrex/core/model';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { Form } from '../../ui/Form';
 import { type Faults, faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -44,14 +45,11 @@ export function NetForm({
   const role = (i: number, part: Partial<Net['roles'][number]>) =>
     change({ roles: net.roles.map((other, k) => (k === i ? { ...other, ...part } : other)) });
   return (
-    <form
+    <Form
       ref={form}
       noValidate
       className="mb-6 grid gap-3 rounded border border-base-300 bg-base-100 p-4 sm:grid-cols-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
+      send={() => save()}
     >
       <LabelledText title={NET.name.column} {...field('name')} />
       <LabelledDay
@@ -150,6 +148,6 @@ export function NetForm({
           Delete
         </button>
       </div>
-    </form>
+    </Form>
   );
 }

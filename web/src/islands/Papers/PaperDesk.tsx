@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -41,18 +42,16 @@ function PaperDeskIsland({ planId, kinds, mayAsk, mayEdit, isWhole }: Props) {
     ...(mayAsk && kinds.length > 0 ? ([['kind', 'Keys and tones of one kind of set']] as const) : []),
     ...(mayEdit ? ([['contacts', 'People and their sets']] as const) : []),
   ];
-  const submit = (event: { preventDefault: () => void }) => {
-    event.preventDefault();
-    void make({
+  const submit = () =>
+    make({
       what,
       size,
       ...(isForm && { incident, from, to }),
       ...(what === 'kind' && { kind }),
       ...(members && { members: '1' }),
     });
-  };
   return (
-    <form className="flex flex-wrap items-end gap-3 pb-3" onSubmit={submit}>
+    <Form className="flex flex-wrap items-end gap-3 pb-3" send={submit}>
       <LabelledSelect title="What" value={what} options={choices} set={setWhat} width="w-72" />
       <LabelledSelect title="Paper" value={size} options={SIZES} set={setSize} width="w-28" />
       {what === 'kind' && (
@@ -74,7 +73,7 @@ function PaperDeskIsland({ planId, kinds, mayAsk, mayEdit, isWhole }: Props) {
         Make it
       </Button>
       <MakingState making={making} cancel={cancel} />
-    </form>
+    </Form>
   );
 }
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Drawer } from '../../ui/Drawer';
 import { FindField } from '../../ui/FindField';
+import { Form } from '../../ui/Form';
 import { LabelledCheck, RowCheck } from '../../ui/LabelledCheck';
 import { LabelledText } from '../../ui/LabelledText';
 import { useRows } from '../../ui/rows';
@@ -43,10 +44,9 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
           <FindField value={filter} set={setFilter} />
         </div>
         <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2">
-          <form
+          <Form
             className="flex items-end gap-2"
-            onSubmit={(event) => {
-              event.preventDefault();
+            send={() => {
               const person = blank(name.trim());
               void people.add(person).then((ok) => {
                 if (!ok) return;
@@ -59,7 +59,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
             <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
               Add
             </Button>
-          </form>
+          </Form>
           <p className="flex flex-wrap items-center gap-2">
             <TableFiles
               kind="person"
@@ -71,6 +71,7 @@ export function PeopleDeskView(props: ReturnType<typeof usePeopleDesk>) {
         {people.held.length === 0 && (
           <p className="py-6">Nobody yet. Add somebody above, or bring in your table.</p>
         )}
+        {people.held.length > 0 && shown.length === 0 && <p className="py-6">Nobody has “{filter}”.</p>}
         {shown.length > 0 && (
           <LabelledCheck
             checked={chosen.size > 0}

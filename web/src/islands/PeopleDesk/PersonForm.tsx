@@ -3,6 +3,7 @@ import { type Licence, type Person, PersonSchema } from '@umbrex/core/model';
 import { placeText, readPlace } from '@umbrex/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { Form } from '../../ui/Form';
 import { type Faults, faultsIn, faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledCheck } from '../../ui/LabelledCheck';
@@ -51,15 +52,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
     if (parsed.success) void people.save(parsed.data, held.version);
   };
   return (
-    <form
-      ref={form}
-      noValidate
-      className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <Form ref={form} noValidate className="space-y-3" send={() => save()}>
       <p className="muted text-plain">{mayTalk[person.id]}</p>
       <LabelledText title={PERSON.name.column} {...field('name')} />
       <LabelledText title={PERSON.contact.column} {...field('contact')} />
@@ -135,7 +128,7 @@ export function PersonForm({ held, people, teams, setOpenId, mayTalk }: Props) {
           <Trash2 size={16} aria-hidden="true" /> Delete
         </button>
       </div>
-    </form>
+    </Form>
   );
 }
 

@@ -2,6 +2,7 @@ import type { Team } from '@umbrex/core/model';
 import { useState } from 'react';
 import { GroupsCarried } from '../../components/GroupsCarried';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledText } from '../../ui/LabelledText';
 import type { Held } from '../desk/useHeld';
 import type { usePeopleDesk } from './usePeopleDesk';
@@ -27,10 +28,9 @@ export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeo
           remove={teams.remove}
         />
       ))}
-      <form
+      <Form
         className="flex gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
+        send={() => {
           void teams
             .add({ id: crypto.randomUUID(), name: name.trim(), note: '' })
             .then((ok) => ok && setName(''));
@@ -47,7 +47,7 @@ export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeo
         <Button type="submit" className="btn btn-outline btn-sm" isOff={name.trim() === ''}>
           Add a team
         </Button>
-      </form>
+      </Form>
     </div>
   );
 }

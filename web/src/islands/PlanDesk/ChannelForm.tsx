@@ -9,9 +9,10 @@ import { useForm } from 'react-hook-form';
 import { STATE_CHOICES } from '../../messages/channelState';
 import { Button } from '../../ui/Button';
 import { CheckField, ChoiceField, LineField, named } from '../../ui/bound';
+import { Form } from '../../ui/Form';
 import { useUnsaved } from '../../ui/unsaved';
 import { $settled } from '../desk/deskStore';
-import { channelFormSchema, type ChannelForm as Form, formOf, shiftText } from './channelValues';
+import { channelFormSchema, formOf, shiftText, type ChannelForm as Written } from './channelValues';
 
 const { fields: CHANNEL } = THINGS.channel;
 const CHOICES = {
@@ -81,7 +82,7 @@ interface Props {
 export function ChannelForm({ channel, version, groups, country, save }: Props) {
   const [from, setFrom] = useState({ channel, version });
   const settled = useStore($settled);
-  const form = useForm<Form, unknown, Channel>({
+  const form = useForm<Written, unknown, Channel>({
     resolver: zodResolver(channelFormSchema(from.channel, country)) as never,
     defaultValues: formOf(channel, country),
   });
@@ -100,7 +101,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
     if (await save(next, from.version)) reset(formOf(next, country));
   };
   const faults = errors as Partial<
-    Record<keyof Form | 'receiveHz' | 'transmitHz' | 'trunk', { message?: string }>
+    Record<keyof Written | 'receiveHz' | 'transmitHz' | 'trunk', { message?: string }>
   >;
   const way = watch('way');
   const receiveHz = hzFromMHzText(watch('receive').trim().replace(',', '.'));
@@ -108,7 +109,7 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
   const shiftHz = receiveHz === undefined ? undefined : usualShiftOf(channel.service, country, receiveHz);
   const isTrunked = watch('network').trim() !== '';
   return (
-    <form className="space-y-3" onSubmit={handleSubmit(submit)} noValidate>
+    <Form className="space-y-3" send={handleSubmit(submit)} noValidate>
       <LineField form={form} name="name" title={CHANNEL.name.column} />
       <div className="grid grid-cols-2 items-end gap-3">
         <LineField
@@ -219,6 +220,6 @@ export function ChannelForm({ channel, version, groups, country, save }: Props) 
       <Button type="submit" className="btn btn-primary btn-sm" isOff={!isDirty || isSubmitting}>
         {isSubmitting ? 'Saving…' : 'Save channel'}
       </Button>
-    </form>
+    </Form>
   );
 }

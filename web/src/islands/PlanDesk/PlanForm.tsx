@@ -8,6 +8,7 @@ import { NAMING_CHOICES } from '../../messages/naming';
 import { alertsText, fleetText, rightsText, scansText, servicesText } from '../../messages/planParts';
 import { SPARES_CHOICES, WITHOUT_RIGHT_CHOICES } from '../../messages/sender';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -64,10 +65,9 @@ export function PlanForm({ desk, save }: Props) {
   const canSave = !nameless && alertsGood && fleetGood && !isRowOpen;
   const dirty = JSON.stringify(head) !== JSON.stringify(headOf(plan));
   return (
-    <form
+    <Form
       className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         if (canSave) void submit();
       }}
     >
@@ -229,6 +229,6 @@ export function PlanForm({ desk, save }: Props) {
       <Button type="submit" className="btn btn-primary btn-sm" isOff={!dirty || !canSave}>
         Save plan
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react';
 import { COUNTRY_TEXT, countryChoices } from '../../messages/countries';
 import { counted } from '../../messages/labels';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import type { PlanAtAGlance, usePlansDesk } from './usePlansDesk';
@@ -66,12 +67,9 @@ function PlanRow({
             {plan.name}
           </a>
         ) : (
-          <form
+          <Form
             className="flex items-end gap-2"
-            onSubmit={(event) => {
-              event.preventDefault();
-              void rename(plan, name.trim()).then(() => setName(null));
-            }}
+            send={() => rename(plan, name.trim()).then(() => setName(null))}
           >
             <LabelledText title={`New name of ${plan.name}`} value={name} set={setName} most={60} />
             <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === '' || busy}>
@@ -80,7 +78,7 @@ function PlanRow({
             <button type="button" className="btn btn-ghost btn-sm" onClick={() => setName(null)}>
               Cancel
             </button>
-          </form>
+          </Form>
         )}
         <p className="muted text-small">
           {counted(channels, 'channel')}, {COUNTRY_TEXT[country]}
@@ -131,13 +129,7 @@ function NewPlan({ make, busy }: ReturnType<typeof usePlansDesk>) {
   const [name, setName] = useState('');
   const [country, setCountry] = useState<PlanCountry>('unknown');
   return (
-    <form
-      className="mt-8 flex max-w-2xl flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void make(name.trim(), country);
-      }}
-    >
+    <Form className="mt-8 flex max-w-2xl flex-wrap items-end gap-3" send={() => make(name.trim(), country)}>
       <h2 className="w-full font-bold">A new plan</h2>
       <div className="w-64">
         <LabelledText title="Its name" value={name} set={setName} most={60} />
@@ -156,6 +148,6 @@ function NewPlan({ make, busy }: ReturnType<typeof usePlansDesk>) {
       >
         Make it
       </Button>
-    </form>
+    </Form>
   );
 }

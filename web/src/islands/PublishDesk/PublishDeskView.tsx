@@ -5,6 +5,7 @@ import { counted } from '../../messages/labels';
 import { blockerAddress, blockerText, CHOICE_TEXT } from '../../messages/revisions';
 import { awayText, hoursText } from '../../messages/rollout';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledCheck } from '../../ui/LabelledCheck';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledText } from '../../ui/LabelledText';
@@ -245,13 +246,7 @@ function Decide(desk: Desk & { view: PublishView }) {
   const open = stopped(view);
   const missing = reason.trim() === '';
   return (
-    <form
-      className="max-w-xl space-y-3 border-t border-base-content/40 pt-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void publish(view);
-      }}
-    >
+    <Form className="max-w-xl space-y-3 border-t border-base-content/40 pt-4" send={() => publish(view)}>
       <LabelledText
         title="Why: what members should know of it"
         value={reason}
@@ -277,6 +272,6 @@ function Decide(desk: Desk & { view: PublishView }) {
               : 'A revision never changes; it can be withdrawn.'}
         </span>
       </p>
-    </form>
+    </Form>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -56,13 +57,7 @@ function RevisionActsIsland({ planId, number, isWithdrawn, mayWithdraw, mayEdit 
         )}
       </p>
       {isAsking && (
-        <form
-          className="mt-2 flex max-w-xl flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void withdraw();
-          }}
-        >
+        <Form className="mt-2 flex max-w-xl flex-wrap items-end gap-2" send={() => withdraw()}>
           <div className="min-w-64 grow">
             <LabelledText
               title={`Why sets should not hold revision ${number}`}
@@ -76,7 +71,7 @@ function RevisionActsIsland({ planId, number, isWithdrawn, mayWithdraw, mayEdit 
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => setIsAsking(false)}>
             Cancel
           </button>
-        </form>
+        </Form>
       )}
     </div>
   );

@@ -11,6 +11,7 @@ import {
   timelineEntries,
 } from '../../messages/rollout';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
@@ -271,18 +272,12 @@ function Backup({ say, busy, today }: Saying) {
 
 function Line({ send, busy, children }: { send: () => void; busy: boolean; children: ReactNode }) {
   return (
-    <form
-      className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        send();
-      }}
-    >
+    <Form className="flex flex-wrap items-end gap-3" send={() => send()}>
       {children}
       <Button type="submit" className="btn btn-primary btn-sm" isOff={busy}>
         Write it down
       </Button>
-    </form>
+    </Form>
   );
 }
 

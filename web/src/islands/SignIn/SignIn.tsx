@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Role } from '../../contract/roles';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { forgetTyped } from '../../ui/typed';
@@ -54,10 +55,9 @@ function SignInIsland({
           ))}
         </section>
       )}
-      <form
+      <Form
         className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
+        send={() => {
           void attempt(() =>
             call('POST /api/session', {}, { login, password, ...(code !== null && { code }) }),
           );
@@ -84,7 +84,7 @@ function SignInIsland({
         <Button type="submit" className="btn btn-primary btn-sm" isOff={busy || !login || !password}>
           {busy ? 'Signing in…' : 'Sign in'}
         </Button>
-      </form>
+      </Form>
     </div>
   );
 }

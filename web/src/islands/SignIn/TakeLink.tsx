@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { SentTo } from '../../contract/routes';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { guarded } from '../../ui/guarded';
 import { LabelledText } from '../../ui/LabelledText';
 import { call } from '../desk/api';
@@ -38,13 +39,7 @@ function TakeLinkIsland({
     }
   };
   return (
-    <form
-      className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void take(account());
-      }}
-    >
+    <Form className="space-y-3" send={() => take(account())}>
       {isNew && me !== null && (
         <>
           <Button
@@ -85,7 +80,7 @@ function TakeLinkIsland({
       >
         {busy ? 'A moment…' : isNew ? 'Come in' : 'Set the password'}
       </Button>
-    </form>
+    </Form>
   );
 }
 

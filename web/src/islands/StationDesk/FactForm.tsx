@@ -3,6 +3,7 @@ import { type Station, type StationFact, StationFactSchema, type StationField } 
 import { hzFromMHzText } from '@umbrex/core/units';
 import { useState } from 'react';
 import { FACT_HINTS, stationField } from '../../messages/stations';
+import { Form } from '../../ui/Form';
 import { faultsOf, useFaults } from '../../ui/faults';
 import { LabelledDay } from '../../ui/LabelledDay';
 import { LabelledSelect } from '../../ui/LabelledSelect';
@@ -79,14 +80,11 @@ export function FactForm({ held, addFact, me, today }: Props) {
   // A list of values has its fault at one of them.
   const atValue = Object.keys(faults).find((path) => path.startsWith('value'));
   return (
-    <form
+    <Form
       ref={form}
       noValidate
       className="mt-2 grid grid-cols-2 gap-2 rounded border border-base-300 p-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
+      send={() => add()}
     >
       <LabelledSelect
         title="One more fact"
@@ -119,6 +117,6 @@ export function FactForm({ held, addFact, me, today }: Props) {
       <button type="submit" className="btn btn-outline btn-xs col-span-2 justify-self-start">
         Note it
       </button>
-    </form>
+    </Form>
   );
 }

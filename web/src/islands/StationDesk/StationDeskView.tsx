@@ -6,6 +6,7 @@ import { TakeInFile } from '../../components/TakeInFile';
 import { KIND_TEXT, PERMISSION_TEXT } from '../../messages/stations';
 import { Button } from '../../ui/Button';
 import { Drawer } from '../../ui/Drawer';
+import { Form } from '../../ui/Form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import { useRows } from '../../ui/rows';
@@ -140,10 +141,9 @@ function AddStation({ stations, setOpenId }: ReturnType<typeof useStationDesk>) 
   const [name, setName] = useState('');
   const [kind, setKind] = useState<Station['kind']>('repeater');
   return (
-    <form
+    <Form
       className="mb-5 flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      send={() => {
         const station: Station = {
           id: crypto.randomUUID(),
           kind,
@@ -172,6 +172,6 @@ function AddStation({ stations, setOpenId }: ReturnType<typeof useStationDesk>) 
       <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
         Add
       </Button>
-    </form>
+    </Form>
   );
 }

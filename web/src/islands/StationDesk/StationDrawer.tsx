@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import { factText, PERMISSION_TEXT, requestText, stationField } from '../../messages/stations';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { faultsOf, useFaults } from '../../ui/faults';
 import { fieldsOf } from '../../ui/fields';
 import { LabelledDay } from '../../ui/LabelledDay';
@@ -134,15 +135,7 @@ function NameAndSite({ held, stations }: Props) {
     if (parsed.success && site !== undefined) void stations.save(parsed.data, held.version);
   };
   return (
-    <form
-      ref={form}
-      noValidate
-      className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <Form ref={form} noValidate className="space-y-2" send={() => save()}>
       <LabelledText title="Name" value={name} set={setName} most={60} fault={faults.name} />
       <LabelledText
         title="Site: latitude, longitude"
@@ -154,7 +147,7 @@ function NameAndSite({ held, stations }: Props) {
       <button type="submit" className="btn btn-outline btn-sm">
         Save name and site
       </button>
-    </form>
+    </Form>
   );
 }
 
@@ -172,12 +165,9 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
       </p>
     );
   return (
-    <form
+    <Form
       className="space-y-2 border-t border-base-300 pt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void stations.save({ ...held.value, permission }, held.version);
-      }}
+      send={() => stations.save({ ...held.value, permission }, held.version)}
     >
       <h3 className="muted font-semibold">Permission</h3>
       <LabelledSelect
@@ -205,7 +195,7 @@ function Permission({ held, stations, groupName, me, people, mayEdit }: Props) {
           {copied ? 'Copied' : 'Copy it'}
         </button>
       </details>
-    </form>
+    </Form>
   );
 }
 

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { FindingItem } from '../../components/FindingItem';
 import type { TableKind } from '../../contract/tables';
 import { Button } from '../../ui/Button';
+import { Form } from '../../ui/Form';
 import { LabelledLines } from '../../ui/LabelledLines';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { type ImportProps, useTableImport } from './useTableImport';
@@ -152,11 +153,10 @@ function Settle({
   return (
     <div className="mt-1 flex flex-wrap items-end gap-2">
       {cells.map(({ column, value }) => (
-        <form
+        <Form
           key={`${column} ${value}`}
           className="flex items-end gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
+          send={(event) => {
             const said = new FormData(event.currentTarget).get('cell');
             setCell(line, column, String(said ?? ''));
           }}
@@ -184,7 +184,7 @@ function Settle({
               It sends where it hears<span className="sr-only">{` on line ${line}`}</span>
             </button>
           )}
-        </form>
+        </Form>
       ))}
       <button type="button" className="btn btn-ghost btn-xs" onClick={() => takeOut(line)}>
         Take line {line} out

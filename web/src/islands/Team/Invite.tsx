@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { ROLES, type Role } from '../../contract/roles';
 import { Button } from '../../ui/Button';
 import { named } from '../../ui/bound';
+import { Form } from '../../ui/Form';
 import { LabelledSelect } from '../../ui/LabelledSelect';
 import { LabelledText } from '../../ui/LabelledText';
 import type { TeamProps, useTeamDesk } from './useTeamDesk';
@@ -17,10 +18,9 @@ export function Invite({
   return (
     <section className="rounded border border-base-300 bg-base-100 p-4">
       <h2 className="font-bold">Invite somebody</h2>
-      <form
+      <Form
         className="mt-2 flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
+        send={() => {
           const who = { name: name.trim(), personId: personId || null };
           void make(
             role === 'enrol' ? { kind: 'enrol', ...who } : { kind: 'invite', role, ...who },
@@ -55,7 +55,7 @@ export function Invite({
         <Button type="submit" className="btn btn-primary btn-sm" isOff={name.trim() === ''}>
           Make a link
         </Button>
-      </form>
+      </Form>
     </section>
   );
 }
