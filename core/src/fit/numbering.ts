@@ -271,8 +271,10 @@ function solve(
     Array.from({ length: width }, (_, j) => {
       if (held.has(i)) return held.get(i) === j ? (row[j] ?? 0) * scale : never;
       if (heldColumns.has(j)) return never;
-      const tie = scale === 1 ? 0 : -(rows - i) * Math.min(j, columns);
-      return (row[j] ?? 0) * scale + tie;
+      // Where it gains nothing it has no number, and keeps none from the others.
+      const gains = row[j] ?? 0;
+      const tie = scale === 1 ? 0 : -(rows - i) * (gains > 0 ? j : columns);
+      return gains * scale + tie;
     }),
   );
   const { columnOf, bound } = assign(matrix, width);
