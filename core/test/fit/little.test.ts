@@ -228,6 +228,14 @@ describe('its power', () => {
   });
   it('a place that limits itself may have the highest step', () => {
     expect(watts({}, channel('ABC', 462.5625, 462.5625))).toEqual({ says: 'full', pow: 2, powerW: 5 });
+    const low = mobile((raw) => {
+      fieldOf(raw, 'pow').factory = 0;
+    });
+    expect(watts({ set: low }, channel('ABC', 462.5625, 462.5625))).toEqual({
+      says: 'full',
+      pow: 2,
+      powerW: 5,
+    });
     const limited = mobile((raw) => {
       raw.transmit.bands = [{ fromHz: 462_550_000, toHz: 462_725_000, mostPowerW: 3 }];
     });
@@ -325,6 +333,18 @@ describe('its width', () => {
       for (const id of ['pow', 'wid']) fieldOf(raw, id).factory = 0;
     });
     expect(cells([between], { set: onlyWide })[0]).toMatch(/^listen at 11 as ABC set-too-wide/);
+    // Where nothing keeps it from sending too wide, the plan may have it left out.
+    const loud = mobile((raw) => {
+      without(raw, 'mute');
+      raw.station = 'hand-held';
+      raw.lists.powers = items(item('LOW', 0.5));
+      raw.lists.widths = items(item('WIDE', 'wide'));
+      for (const id of ['pow', 'wid']) fieldOf(raw, id).factory = 0;
+    });
+    const said = (withoutRight: 'warn' | 'leave-out') =>
+      cells([between], { set: loud, more: { withoutRight } })[0];
+    expect(said('warn')).toBe('listen at 11 as ABC set-too-wide talk-goes-out-on-output');
+    expect(said('leave-out')).toBe('no set-too-wide left-out-without-right');
   });
   it('a set that has another width, or of which nobody knows', () => {
     const narrow = mobile((raw) => {
@@ -530,6 +550,14 @@ describe('several channels', () => {
     ]);
     // What it has there already is its own place, before an empty one.
     expect(cells([third], { memory: filledWith({ 13: USED }) })).toEqual(['full at 13 as CCC']);
+  });
+  it('one that comes in since others share a place never comes to its number by luck', () => {
+    const alike = [first, ...[1, 2].map((n) => ({ ...first, id: uuid(600 + n) }))];
+    const last = channel('DDD', 462.725, 462.725);
+    const at = (number: number) =>
+      cells([...alike, second, third, last], { numbers: { [last.id]: number } }).at(-1);
+    expect(at(14)).toBe('full at 15 as DDD');
+    expect(at(99)).toBe('full at 14 as DDD');
   });
   it('by their numbers, where the set has the place', () => {
     const numbers = { [first.id]: 14, [second.id]: 11 };

@@ -554,6 +554,16 @@ describe('what fills the words', () => {
       '1:name:5 | Letter 3, then BAD, so far BAD, next 4 | ▲ 2×, OK | 3 NAME',
     ]);
   });
+  it('a promise is what stands between its blanks', () => {
+    const set = little((raw: LittleRaw) => {
+      raw.recipes.slotStep[0].shows = '  {label} ';
+      raw.recipes.open[0].shows = '   ';
+    });
+    expect(written(set, { 2: { ...AS_NEW, code: 1 } }).slice(0, 2)).toEqual([
+      '2:work:1 | Turn to A2 | ▲ | A2',
+      '2:work:2 | Press MENU | MENU',
+    ]);
+  });
   it('every number of a place as it is', () => {
     const set = little((raw: LittleRaw) => {
       raw.recipes.open[0].says = '{number} {number3} {position} {position2} {bank} {label} {firstLabel}';

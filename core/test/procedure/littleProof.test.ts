@@ -2,14 +2,18 @@ import { diff, unknownMemory, type Wanted, withWanted } from '@umbrex/core/memor
 import { type Description, factoryMemory } from '@umbrex/core/model';
 import {
   CALM,
+  copySteps,
   minutesAt,
+  offerCopy,
   prove,
+  proveCopy,
   type Replay,
   type Run,
   replay,
   SLOW,
   stepFindings,
   stepSlips,
+  VirtualDevice,
   writeSheet,
 } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
@@ -126,6 +130,97 @@ describe('replaying', () => {
         'there',
       );
     });
+  });
+});
+
+describe('typing', () => {
+  const typing = little((raw: LittleRaw) => {
+    raw.behaviour.keys.up = { char: '1' };
+    raw.behaviour.modes.standby.on.unshift({
+      keys: ['up', 'ok'],
+      do: [{ act: 'typeChar', most: 2 }],
+    });
+    raw.behaviour.modes.standby.screen = ['{entry:3}'];
+  });
+  it('a key that has no character, or one too many, is refused', () => {
+    const device = new VirtualDevice(typing);
+    const after = (key: string) => {
+      device.take({ kind: 'key', key, heldMs: 120 });
+      return [device.screen()[0], device.beeps().length];
+    };
+    expect(after('up')).toEqual(['1__', 0]);
+    expect(after('ok')).toEqual(['1__', 1]);
+    expect(after('up')).toEqual(['11_', 1]);
+    expect(after('up')).toEqual(['11_', 2]);
+    expect(device.beeps()).toEqual(['refused', 'refused']);
+  });
+});
+
+describe('copying from set to set', () => {
+  const copying = (raw: LittleRaw) => {
+    raw.behaviour.modes.copy = {
+      screen: ['COPY'],
+      takesCopy: { go: 'standby' },
+      on: [{ keys: ['talk'], do: [{ act: 'sendCopy' }], go: 'standby' }],
+    };
+    raw.behaviour.modes.standby.on.unshift({ keys: ['menu'], heldMs: 2000, go: 'copy' });
+    const hold = { do: 'press', key: 'menu', heldMs: 2000, says: 'Hold MENU for 2 s', shows: 'COPY' };
+    raw.recipes.copy = {
+      before: ['Side by side.'],
+      steps: [
+        { on: 'target', step: hold },
+        { on: 'source', step: hold },
+        {
+          on: 'source',
+          step: { do: 'press', key: 'talk', says: 'Press TALK', shows: 'A1' },
+          otherShows: 'A1',
+        },
+      ],
+    };
+  };
+  const set = little(copying);
+  const fresh = factoryMemory(set);
+  const full = { ...fresh, slots: new Map(fresh.slots).set(3, { code: 2, power: 0, name: 'BED' }) };
+  it('comes out right, step by step', () => {
+    expect(copySteps(set)).toMatchObject({
+      presses: 3,
+      steps: [{ on: 'target' }, { on: 'source' }, { on: 'source' }],
+    });
+    expect(proveCopy(set, full, fresh)).toMatchObject({
+      before: ['Side by side.'],
+      presses: 3,
+      proven: true,
+      slowToo: true,
+      firstDifference: null,
+      screens: [['COPY'], ['COPY'], ['A1', 'OFF HIGH']],
+      minutes: (2 * 2000 + 120 + 3 * 1500) / 60_000,
+    });
+  });
+  it('what the other one should show and does not', () => {
+    const wrong = little((raw: LittleRaw) => {
+      copying(raw);
+      raw.recipes.copy.steps[2].otherShows = 'DONE';
+    });
+    expect(proveCopy(wrong, full, fresh)).toMatchObject({
+      proven: false,
+      slowToo: false,
+      firstDifference: { code: 'proof-screen-differs', step: 3, wanted: 'DONE', found: 'A1 / OFF HIGH' },
+    });
+  });
+  it('what was not taken is a difference', () => {
+    const deaf = little((raw: LittleRaw) => {
+      copying(raw);
+      raw.behaviour.modes.copy.takesCopy = undefined;
+    });
+    expect(proveCopy(deaf, full, fresh)?.firstDifference).toMatchObject({ code: 'proof-differs', number: 3 });
+  });
+  it('nothing where nobody wrote down how, or how its keys work', () => {
+    expect(copySteps(little())).toBeUndefined();
+    expect(proveCopy(little(), full, fresh)).toBeUndefined();
+    const { behaviour: _, ...mute } = set;
+    expect(proveCopy(mute, full, fresh)).toBeUndefined();
+    const unit = { nickname: 'One', keeps: [], holds: { what: 'factory' } } as never;
+    expect(offerCopy(little(), { unit, shall: full, before: fresh, own: [] }, [])).toBeUndefined();
   });
 });
 
