@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fail, ROOT, say } from '../lib.mjs';
 import { cellsOf, changesOf, filesOf } from './changes.mjs';
+import { formOf } from './forms.mjs';
 import { everyone } from './pool.mjs';
 
 const words = process.argv.slice(2);
@@ -73,16 +74,31 @@ const kills = new Map();
 for (const [key, { noticed: by }] of Object.entries(state)) if (by) credit(key.split(' | ')[0], by);
 let noticed = 0;
 await every();
-const done = Object.values(state).filter((one) => one.noticed).length;
 say(
-  `${noticed} of ${picked.length} were noticed (${Math.round((100 * noticed) / picked.length)} %); seed ${seed}${statePath ? `; ${done} in all by ${statePath}` : ''}`,
+  `${noticed} of ${picked.length} were noticed (${Math.round((100 * noticed) / picked.length)} %); seed ${seed}`,
 );
+if (statePath) sayAll();
 process.exit(0);
 
 /** Writes the state beside its place and moves it there: a run that is stopped while it writes loses nothing. */
 function keep() {
   writeFileSync(`${statePath}.new`, JSON.stringify(state));
   renameSync(`${statePath}.new`, statePath);
+}
+
+/** What is known of all changes of these files as they stand now: what was noticed, and what lived, by its form. */
+function sayAll() {
+  const tried = changes.filter(({ key }) => state[key]);
+  const lived = tried.filter(({ key }) => !state[key].noticed);
+  say(
+    `by ${statePath}: ${tried.length - lived.length} of ${tried.length} tried were noticed, ${changes.length - tried.length} were never tried`,
+  );
+  const byForm = new Map();
+  for (const one of lived) {
+    const form = formOf(one) ?? 'others, to be read';
+    byForm.set(form, (byForm.get(form) ?? 0) + 1);
+  }
+  for (const [form, many] of byForm) say(`  lived ${many}: ${form}`);
 }
 
 function credit(file, by) {

@@ -12,18 +12,24 @@ export function tellEarly(name: string): void {
   }
 }
 
+/**
+ * What stands in a form is only sent with it: it is told. A box or a choice outside of one may act at once, and a browser that loads a page
+ * again may have put it there by itself: it goes back to how the page has it.
+ */
 function tell(field: Element): void {
+  const isSent = field.closest('form') !== null;
   if (field instanceof HTMLSelectElement) {
-    const options = [...field.options];
-    const usual = options.find((option) => option.defaultSelected) ?? options[0];
-    if (field.value !== usual?.value) field.dispatchEvent(new Event('change', { bubbles: true }));
+    const usual = [...field.options].find((option) => option.defaultSelected) ?? field.options[0];
+    if (!usual || field.value === usual.value) return;
+    if (isSent) field.dispatchEvent(new Event('change', { bubbles: true }));
+    else field.value = usual.value;
     return;
   }
   if (field instanceof HTMLInputElement && (field.type === 'checkbox' || field.type === 'radio')) {
     if (field.checked === field.defaultChecked) return;
-    // A click is what its part listens for.
     field.checked = field.defaultChecked;
-    field.click();
+    // A click is what its part listens for.
+    if (isSent) field.click();
     return;
   }
   if (field instanceof HTMLInputElement && field.type === 'file') {

@@ -117,8 +117,20 @@ function KitIsland() {
               findings={[{ code: 'document-not-json', severity: 'error', path: '', detail: 'as an example' }]}
             />
           </div>
-          <Form className="flex items-end gap-2 sm:col-span-2" send={() => setKept(text)}>
+          <Form className="flex flex-wrap items-end gap-2 sm:col-span-2" send={() => setKept(text)}>
             <LabelledText title="A line that Enter sends" value={text} set={setText} className="grow" />
+            <LabelledSelect
+              title="A choice that is sent"
+              value={choice}
+              options={[
+                ['one', 'the one'],
+                ['two', 'the other'],
+              ]}
+              set={setChoice}
+            />
+            <LabelledCheck checked={isOn} set={setOn}>
+              A box that is sent
+            </LabelledCheck>
             <Button type="submit" className="btn btn-outline btn-sm" isOff={text === kept}>
               Send
             </Button>
