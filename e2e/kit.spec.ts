@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { axeFindings, entry, expect, open, planPath, ready, test } from './support';
+import { axeFindings, entry, expect, open, openHeld, planPath, ready, test } from './support';
 
 const focused = (page: Page) =>
   page.evaluate(() => document.activeElement?.id || document.activeElement?.tagName);
@@ -215,15 +215,7 @@ test('what is written before the page is alive is known to it, and Enter does no
   page,
 }) => {
   await open(page, '/kit');
-  let letCome = () => {};
-  const mayCome = new Promise<void>((come) => {
-    letCome = come;
-  });
-  await page.route('**/_astro/*.js', async (route) => {
-    await mayCome;
-    await route.continue();
-  });
-  await page.goto('/kit', { waitUntil: 'commit' });
+  const letCome = await openHeld(page, '/kit', '**/_astro/*.js');
   const line = page.getByLabel('A line', { exact: true });
   await line.fill('written early');
   await page.getByLabel('A choice that is sent').selectOption('two');
@@ -234,8 +226,7 @@ test('what is written before the page is alive is known to it, and Enter does no
   // What acts at once, outside of a form, does not: a browser may have put it there by itself.
   const atOnce = page.getByLabel('On or off');
   await page.getByLabel('A choice of what went meanwhile').selectOption('one');
-  letCome();
-  await ready(page);
+  await letCome();
   await expect(line).toHaveValue('written early');
   await expect(page.getByLabel('A text', { exact: true })).toHaveValue('written early');
   await expect(page.getByLabel('A choice', { exact: true })).toHaveValue('two');
@@ -244,23 +235,12 @@ test('what is written before the page is alive is known to it, and Enter does no
   await expect(sent).toBeChecked({ checked: !wasOn });
   await expect(atOnce).toBeChecked({ checked: !wasOn });
   await expect(page.getByLabel('A line of which the title is heard')).toHaveValue('written early');
-  await page.unroute('**/_astro/*.js');
 
-  const path = `${await planPath(page)}/people`;
-  let letComeAgain = () => {};
-  const mayComeAgain = new Promise<void>((come) => {
-    letComeAgain = come;
-  });
-  await page.route('**/_astro/*.js', async (route) => {
-    await mayComeAgain;
-    await route.continue();
-  });
-  await page.goto(path, { waitUntil: 'commit' });
+  const letPeople = await openHeld(page, `${await planPath(page)}/people`, '**/_astro/*.js');
   await page.getByRole('searchbox').fill('nobody at all');
   await entry(page).fill('Sanderling Cove 462.650 rpt in 131.8');
   await page.keyboard.press('Enter');
-  letComeAgain();
-  await ready(page);
+  await letPeople();
   expect(page.url()).toMatch(/people$/);
   await expect(entry(page)).toHaveValue('Sanderling Cove 462.650 rpt in 131.8');
   await expect(page.getByRole('button', { name: 'Add to plan' })).toBeVisible();

@@ -159,6 +159,31 @@ export function debris(page: Page): Promise<string[]> {
 }
 
 /** Opens a part of the plan's form. */
+/**
+ * Goes to a page whose scripts of a kind do not come until they are let: what a slow line does.
+ * @returns lets them come, and waits for the page to be alive
+ */
+export async function openHeld(
+  page: Page,
+  path: string,
+  scripts: string | RegExp,
+): Promise<() => Promise<void>> {
+  let letCome = () => {};
+  const mayCome = new Promise<void>((come) => {
+    letCome = come;
+  });
+  await page.route(scripts, async (route) => {
+    await mayCome;
+    await route.continue();
+  });
+  await page.goto(path, { waitUntil: 'commit' });
+  return async () => {
+    letCome();
+    await ready(page);
+    await page.unroute(scripts);
+  };
+}
+
 export const openPart = (page: Page, title: string) =>
   page.locator('summary > span:first-child').getByText(title, { exact: true }).click();
 export const entry = (page: Page) => page.getByRole('textbox', { name: /Entry line/ });

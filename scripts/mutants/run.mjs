@@ -9,7 +9,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fail, ROOT, say } from '../lib.mjs';
 import { cellsOf, changesOf, filesOf } from './changes.mjs';
-import { formOf } from './forms.mjs';
 import { everyone } from './pool.mjs';
 
 const words = process.argv.slice(2);
@@ -86,19 +85,15 @@ function keep() {
   renameSync(`${statePath}.new`, statePath);
 }
 
-/** What is known of all changes of these files as they stand now: what was noticed, and what lived, by its form. */
+/** What is known of all changes of these files as they stand now. Which of those that lived nobody can notice is for somebody to read. */
 function sayAll() {
   const tried = changes.filter(({ key }) => state[key]);
   const lived = tried.filter(({ key }) => !state[key].noticed);
   say(
     `by ${statePath}: ${tried.length - lived.length} of ${tried.length} tried were noticed, ${changes.length - tried.length} were never tried`,
   );
-  const byForm = new Map();
-  for (const one of lived) {
-    const form = formOf(one) ?? 'others, to be read';
-    byForm.set(form, (byForm.get(form) ?? 0) + 1);
-  }
-  for (const [form, many] of byForm) say(`  lived ${many}: ${form}`);
+  const chained = lived.filter(({ mutatorName }) => mutatorName === 'OptionalChaining');
+  say(`${lived.length} lived, ${chained.length} of them a ?. that became a .`);
 }
 
 function credit(file, by) {

@@ -1,8 +1,10 @@
 import { fitDevice, fitPlan } from '@umbrex/core/fit';
 import { type Description, factoryMemory } from '@umbrex/core/model';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mobile, type Raw, region } from '../support/mobile';
 import { channel, plan, uuid } from '../support/plans';
+import { runs } from '../support/runs';
 
 // Groups that go into zones whole where they fit, laid out by hand.
 
@@ -112,6 +114,42 @@ describe('groups of a plan', () => {
     expect(places(zoned(2, 3), [3, 1], { 4: 462_550_000 }).byGroup).toEqual(['T1 T2 T3', 'S1']);
     // What stands there and is none of it leaves less room.
     expect(places(zoned(2, 3), [3, 1], { 1: 467_000_000 }).byGroup).toEqual(['T1 T2 T3', 'S2']);
+  });
+});
+
+describe('any groups', () => {
+  const set = zoned(3, 4);
+  const few = fc.array(fc.integer({ min: 1, max: 4 }), { maxLength: 2 });
+  it('a large one never splits those that fit, and nobody stays out while there is room', () => {
+    fc.assert(
+      fc.property(few, fc.integer({ min: 5, max: 10 }), few, (before, large, behind) => {
+        const sizes = [...before, large, ...behind];
+        const small = before.length + behind.length;
+        fc.pre(small <= 2 && sizes.reduce((sum, n) => sum + n, 0) <= 12);
+        const { byGroup } = places(set, sizes);
+        const all = byGroup.flatMap((labels) => labels.split(' '));
+        expect(all).not.toContain('-');
+        expect(new Set(all).size).toBe(all.length);
+        byGroup.forEach((labels, g) => {
+          if (g !== before.length) expect(new Set(labels.split(' ').map((label) => label[0])).size).toBe(1);
+        });
+      }),
+      { numRuns: runs(100), seed: 7 },
+    );
+  });
+  it('what is only heard stays where the set never sends, whatever the zones', () => {
+    const quiet = zoned(2, 3, (raw) => {
+      raw.regions.push({
+        ...raw.regions[0],
+        id: 'quiet',
+        first: 51,
+        banks: ['Q', 'R'],
+        content: { kind: 'free', receiveOnly: true },
+      });
+    });
+    // Six places that never send, for five that are too many for a zone and one that has its own.
+    expect(places(quiet, [5, 1]).byGroup).toEqual(['Q2 Q3 R1 R2 R3', 'Q1']);
+    expect(places(quiet, [6, 1]).byGroup).toEqual(['Q2 Q3 R1 R2 R3 Q1', 'S1']);
   });
 });
 

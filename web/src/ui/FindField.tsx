@@ -12,7 +12,8 @@ export function FindField({ value, set, hint, width = 'w-44' }: Props) {
     <label className="flex items-center gap-2 text-sm">
       <span className="muted">Find</span>
       <input
-        className={`input input-sm min-w-0 ${width}`}
+        // The browser's own sign that empties it is too bright for the night.
+        className={`input input-sm min-w-0 ${width} [&::-webkit-search-cancel-button]:brightness-75 [&::-webkit-search-cancel-button]:sepia`}
         type="search"
         value={value}
         placeholder={hint}

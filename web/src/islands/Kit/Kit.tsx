@@ -19,6 +19,10 @@ import { useRows } from '../../ui/rows';
 import { useUnsaved } from '../../ui/unsaved';
 
 const ROWS = ['First', 'Second', 'Third'] as const;
+const CHOICES = [
+  ['one', 'the one'],
+  ['two', 'the other'],
+] as const;
 const rowOf = (key: string) => `kit-${key}`;
 
 /** Every part that the screens are made of, in all its states: to look at, and to walk. */
@@ -65,15 +69,7 @@ function KitIsland() {
           <FindField value={text} set={setText} hint="what may be written" />
           <LabelledDay title="A day" value={day} set={setDay} help="Empty where nobody knows it." />
           <LabelledDay title="A moment" value="" set={setDay} type="datetime-local" fault="Give a day." />
-          <LabelledSelect
-            title="A choice"
-            value={choice}
-            options={[
-              ['one', 'the one'],
-              ['two', 'the other'],
-            ]}
-            set={setChoice}
-          />
+          <LabelledSelect title="A choice" value={choice} options={CHOICES} set={setChoice} />
           <LabelledSelect
             title="A choice beside its title"
             at="beside"
@@ -119,15 +115,7 @@ function KitIsland() {
           </div>
           <Form className="flex flex-wrap items-end gap-2 sm:col-span-2" send={() => setKept(text)}>
             <LabelledText title="A line that Enter sends" value={text} set={setText} className="grow" />
-            <LabelledSelect
-              title="A choice that is sent"
-              value={choice}
-              options={[
-                ['one', 'the one'],
-                ['two', 'the other'],
-              ]}
-              set={setChoice}
-            />
+            <LabelledSelect title="A choice that is sent" value={choice} options={CHOICES} set={setChoice} />
             <LabelledCheck checked={isOn} set={setOn}>
               A box that is sent
             </LabelledCheck>
@@ -197,7 +185,7 @@ function KitIsland() {
         close={() => setOpened(null)}
       >
         {opened === null ? (
-          <p>Choose a row on the left.</p>
+          <p>Choose a row in the list.</p>
         ) : (
           <LabelledText title="Its first field" value={text} set={setText} />
         )}

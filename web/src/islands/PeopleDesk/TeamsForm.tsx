@@ -15,7 +15,7 @@ export function TeamsForm({ teams, head, saveCarried, people }: ReturnType<typeo
       <div>
         <h2 className="text-lg font-bold">Teams</h2>
         {people.held.length > 0 && (
-          <p className="muted text-plain">Choose somebody on the left to see their details.</p>
+          <p className="muted text-plain">Choose somebody in the list to see their details.</p>
         )}
       </div>
       {teams.held.map((held) => (

@@ -87,7 +87,7 @@ export function StationDeskView(props: ReturnType<typeof useStationDesk>) {
           <>
             <h2 className="text-lg font-bold">As a file</h2>
             {stations.held.length > 0 && (
-              <p className="muted mb-2 text-plain">Choose a station on the left to see what is said of it.</p>
+              <p className="muted mb-2 text-plain">Choose a station in the list to see what is said of it.</p>
             )}
             <a className="btn btn-outline btn-sm" href={address('GET /api/stations/geojson', {})} download>
               Save as GeoJSON

@@ -407,6 +407,19 @@ describe('sending forbidden', () => {
     expect(cells([heard], { set: cannot })[0]).toContain('talk-goes-out-on-output');
     expect(valuesOf(heard, { set: cannot })).toMatchObject({ mute: 0 });
   });
+  it('a place of the factory’s that was told not to send is told to, where one may talk on it', () => {
+    const set = mobile((raw) => {
+      region(raw, 'factory').ways[0].fields.push('mute');
+    });
+    const told = ({ slots, settings }: Memory): Memory => ({
+      slots: new Map(slots).set(1, { ...slots.get(1), mute: 1 }),
+      settings,
+    });
+    const talk = channel('ABC', 462.5625, 462.5625);
+    expect(valuesOf(talk, { set, memory: told })).toMatchObject({ mute: 0 });
+    expect(valuesOf({ ...talk, transmitHz: null }, { set, memory: told })).toMatchObject({ mute: 1 });
+    expect(valuesOf({ ...talk, transmitHz: null }, { set })).toMatchObject({ mute: 1 });
+  });
   it('a place that never sends needs nothing', () => {
     const set = mobile((raw) => {
       without(raw, 'mute');
