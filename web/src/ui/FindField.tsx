@@ -13,7 +13,7 @@ export function FindField({ value, set, hint, width = 'w-44' }: Props) {
       <span className="muted">Find</span>
       <input
         // The browser's own sign that empties it is too bright for the night.
-        className={`input input-sm min-w-0 ${width} [&::-webkit-search-cancel-button]:brightness-75 [&::-webkit-search-cancel-button]:sepia`}
+        className={`input input-sm min-w-0 ${width} [&::-webkit-search-cancel-button]:brightness-50 [&::-webkit-search-cancel-button]:sepia`}
         type="search"
         value={value}
         placeholder={hint}
