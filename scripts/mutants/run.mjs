@@ -8,6 +8,7 @@ import { mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, statSync, w
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fail, ROOT, say } from '../lib.mjs';
+import { cannotBeNoticed } from './cannot.mjs';
 import { cellsOf, changesOf, filesOf } from './changes.mjs';
 import { everyone } from './pool.mjs';
 
@@ -47,7 +48,8 @@ const state =
 const { changes, ...prepared } = areCells
   ? { changes: cellsOf(names), covering: {}, switched: {}, counted: [] }
   : await changesOf(names);
-const isSettled = ({ key }) => state[key]?.noticed || state[key]?.seconds >= seconds;
+const cannot = areCells ? new Map() : cannotBeNoticed();
+const isSettled = ({ key }) => cannot.has(key) || state[key]?.noticed || state[key]?.seconds >= seconds;
 const picked = sample(
   changes.filter((one) => !isSettled(one) && (!isAgain || state[one.key])),
   most,
@@ -85,15 +87,20 @@ function keep() {
   renameSync(`${statePath}.new`, statePath);
 }
 
-/** What is known of all changes of these files as they stand now. Which of those that lived nobody can notice is for somebody to read. */
+/** What is known of all changes of these files as they stand now, with those that nobody can notice and those that nobody noticed so far. */
 function sayAll() {
-  const tried = changes.filter(({ key }) => state[key]);
-  const lived = tried.filter(({ key }) => !state[key].noticed);
-  say(
-    `by ${statePath}: ${tried.length - lived.length} of ${tried.length} tried were noticed, ${changes.length - tried.length} were never tried`,
-  );
-  const chained = lived.filter(({ mutatorName }) => mutatorName === 'OptionalChaining');
-  say(`${lived.length} lived, ${chained.length} of them a ?. that became a .`);
+  const listed = changes.filter(({ key }) => cannot.has(key));
+  const others = changes.filter(({ key }) => !cannot.has(key));
+  const noticedOf = (those) => those.filter(({ key }) => state[key]?.noticed);
+  const all = noticedOf(others).length;
+  const tried = others.filter(({ key }) => state[key]).length;
+  say(`${listed.length} of ${changes.length} changes cannot be noticed (cannot.tsv)`);
+  say(`${all} of the ${others.length} others were noticed (${((100 * all) / others.length).toFixed(1)} %)`);
+  if (tried < others.length) say(`${others.length - tried} of them were never tried`);
+  for (const { file, line, from } of noticedOf(listed)) say(`listed, and noticed: ${file}:${line} ${from}`);
+  const there = new Set(changes.map(({ key }) => key));
+  const gone = [...cannot.keys()].filter((key) => names.includes(key.split(' | ')[0]) && !there.has(key));
+  if (gone.length > 0) say(`${gone.length} listed changes are no more: ${gone.join('; ')}`);
 }
 
 function credit(file, by) {

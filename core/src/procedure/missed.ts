@@ -122,7 +122,7 @@ export function scanReport(
 }
 
 const isHeardAt = (at: Stop | undefined, { hz, tone }: Stop): boolean =>
-  at !== undefined && at.hz === hz && (at.tone === 'off' || opens(at.tone, tone));
+  at !== undefined && at.hz === hz && opens(at.tone, tone);
 
 /** One way to make a round shorter, and what comes of it. */
 export interface ScanTrade {

@@ -59,11 +59,7 @@ export function hears(
   atMs: number,
 ): boolean {
   return signals.some(
-    (signal) =>
-      signal.hz === hz &&
-      signal.fromMs <= atMs &&
-      atMs < signal.toMs &&
-      (tone === 'off' || opens(tone, signal.tone)),
+    (signal) => signal.hz === hz && signal.fromMs <= atMs && atMs < signal.toMs && opens(tone, signal.tone),
   );
 }
 

@@ -1,23 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { Round, type Stop, scanStops, searchStops, timingOf } from '../../src/procedure/round';
 import { shipped } from '../support/devices';
+import { sends, stop } from '../support/stops';
 
 // A scan step by step, its times written down by hand: a place every 100 ms, 50 ms to decide.
 
-const stop = (number: number, more: Partial<Stop> = {}): Stop => ({
-  number,
-  hz: number * 1_000_000,
-  tone: 'off',
-  resumeMs: 300,
-  hasPriority: false,
-  ...more,
-});
-const sends = (number: number, fromMs: number, toMs: number, tone = 'off') => ({
-  hz: number * 1_000_000,
-  tone,
-  fromMs,
-  toMs,
-});
 const TIMING = { everyMs: 100, decideMs: 50, lookEveryMs: null };
 
 /** Where it stands after each of its steps up to a time; a bar where it stays. */
