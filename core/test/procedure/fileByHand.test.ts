@@ -139,8 +139,8 @@ describe('the same change by a file', () => {
       before: ['Charge it.'],
       hazards: ['It beeps.'],
       readBack: ['Read it.'],
-      by: 'keypad',
-    } as const;
+      by: 'keypad' as const,
+    };
     expect(asLoadedByCable({ ...mobile(), loading: words }).loading).toEqual({ ...words, by: 'cable' });
   });
   it('is nothing for a set that takes none', () =>
