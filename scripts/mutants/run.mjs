@@ -113,10 +113,10 @@ async function look() {
   const queue = files.map((file) => ({ what: 'cover', file, limitMs: 600_000 }));
   await everyone(
     workers,
-    { texts },
+    texts,
     () => queue.shift(),
     (work, answer) => {
-      if (answer === undefined) fail(`${work.file} does not come to an end`);
+      if (answer === undefined) fail(`${work.file} does not come to an end, or ended its worker`);
       const { file, atLoad, each } = answer;
       const wrong = each.find((one) => one.wrong !== undefined);
       if (wrong) fail(`Without any change ${file} fails: ${wrong.name}: ${wrong.wrong}`);
@@ -157,7 +157,7 @@ async function every() {
       limitMs: seconds * 3000 + GRACE_MS,
     };
   };
-  await everyone(workers, { texts }, next, ({ change, runs }, answer) => {
+  await everyone(workers, texts, next, ({ change, runs }, answer) => {
     const isNoticed = answer === undefined || answer.by !== undefined;
     if (isNoticed) noticed += 1;
     else tellLived(change, runs.length);

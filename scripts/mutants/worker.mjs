@@ -2,7 +2,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
-import { parentPort, workerData } from 'node:worker_threads';
 import fc from 'fast-check';
 import { ROOT } from '../lib.mjs';
 import { loader } from './modules.mjs';
@@ -12,15 +11,15 @@ process.env.UMBREX_NEAR = '1';
 // The first that is wrong is enough: what is smaller is not looked for.
 fc.configureGlobal({ endOnFailure: true });
 
-const { covering, switched, counted } = JSON.parse(readFileSync(workerData.texts, 'utf8'));
+const { covering, switched, counted } = JSON.parse(readFileSync(process.argv[2], 'utf8'));
 let of;
 const { load, forget } = loader({ vitest, 'fast-check': fc }, (name) => of?.[name]);
 globalThis.umbrexHits = new Float64Array(counted.length);
 globalThis.__stryker__ ??= {};
 const seen = globalThis.__stryker__;
 
-parentPort.on('message', async (work) => {
-  parentPort.postMessage(await (work.what === 'cover' ? cover(work.file) : look(work)));
+process.on('message', async (work) => {
+  process.send(await (work.what === 'cover' ? cover(work.file) : look(work)));
 });
 
 const testsOf = (file) => testsBy(() => load(join(ROOT, file)));

@@ -127,7 +127,12 @@ describe('what is typed', () => {
     type('4677000');
     expect(press('shift', 'clear')).toMatchObject({ draft: 1, heard: [] });
     type('4650000');
-    expect(press('shift')).toMatchObject({ draft: 1, heard: ['refused'] });
+    expect(press('shift')).toMatchObject({ draft: 1, heard: ['refused'] }); // Its own frequency is looked for by what it is.
+    const turned = taken({ shift: [open('2'), { act: 'draftOffsetFromEntry' }] }, (raw) =>
+      raw.fields.reverse(),
+    );
+    turned.type('4677000');
+    expect(turned.press('shift')).toMatchObject({ draft: 1, heard: [] });
   });
   it('is sent on where it is a frequency', () => {
     const { press, type } = taken({ talk: { act: 'transmitEntry' } });

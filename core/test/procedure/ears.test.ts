@@ -5,7 +5,7 @@ import { sends, stop } from '../support/stops';
 
 // A receiver step by step: a place every 100 ms, 50 ms to decide, 300 ms to stay; a search every 20 ms. Written down by hand.
 
-const SEARCH = { everyMs: 20, finds: 2, bands: [{ fromHz: 150_000_000, toHz: 150_050_000 }] };
+const SEARCH = { everyMs: 20, finds: 3, bands: [{ fromHz: 150_000_000, toHz: 150_050_000 }] };
 const scanning = (search: object | 'none' = SEARCH, priority: object | 'none' = 'none') =>
   little((raw) => {
     raw.scan = { everyMs: 100, decideMs: 50, resumeMs: 300, priority, search };
@@ -99,16 +99,23 @@ describe('a search', () => {
     expect(found).toEqual([
       [150_000_000],
       [150_025_000, 150_000_000],
-      [150_050_000, 150_025_000],
-      [150_025_000, 150_050_000],
+      [150_050_000, 150_025_000, 150_000_000],
+      [150_025_000, 150_050_000, 150_000_000],
     ]);
     expect(ears.shownHz).toBe(150_025_000);
     ears.pickFind(1);
     expect(ears.shownHz).toBe(150_050_000);
     ears.pickFind(1);
-    expect(ears.shownHz).toBe(150_025_000);
+    expect(ears.shownHz).toBe(150_000_000);
     ears.pickFind(-1);
     expect(ears.shownHz).toBe(150_050_000);
+    for (const hz of [150_000_000, 150_025_000, 150_050_000, 150_000_000]) {
+      ears.receive([at(hz, ears.nextMs - 60, ears.nextMs + 100)]);
+      until(ears, ears.nextMs + 100);
+      ears.receive([]);
+      until(ears, ears.nextMs + 400);
+    }
+    expect(ears.found()).toHaveLength(3);
   });
   it('of a set that searches nowhere finds nothing', () => {
     const ears = new Ears(scanning('none'));

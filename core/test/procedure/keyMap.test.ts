@@ -5,6 +5,7 @@ import { keyLines, lockOf, VirtualDevice } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED, shipped } from '../support/devices';
 import { memoryAfter } from '../support/memory';
+import { item, items, mobile } from '../support/mobile';
 import { plan, unit, uuid } from '../support/plans';
 
 const PAGE = shipped('page-handheld');
@@ -128,4 +129,28 @@ describe('the key map of a set', () => {
       'keyMap/keys/11/does',
     ]);
   });
+});
+
+it('a key does always the same, or what its setting says; nobody knows where that is not read', () => {
+  const set = mobile((raw) => {
+    raw.keys = { lock: 'LOCK', side: 'SIDE' };
+    raw.lists.does = items(item('LAMP', 'lamp'), item('TONE', 'tone'));
+    raw.settings.push({ id: 'side', title: 'Side key', list: 'does', factory: 0 });
+    raw.keyMap = {
+      functions: {
+        lock: { title: 'locks the keys', leave: 'Hold LOCK' },
+        lamp: { title: 'switches the lamp', leave: '' },
+        tone: { title: 'sends a tone', leave: '' },
+      },
+      keys: [
+        { key: 'lock', heldMs: 2000, does: 'lock' },
+        { key: 'side', does: { setting: 'side' } },
+      ],
+    };
+  });
+  const lock = { legend: 'LOCK', heldMs: 2000, does: 'locks the keys', leave: 'Hold LOCK', setting: null };
+  const side = { legend: 'SIDE', heldMs: undefined, leave: '', setting: 'Side key' };
+  expect(keyLines(set, { side: 1 })).toEqual([lock, { ...side, does: 'sends a tone' }]);
+  expect(keyLines(set, {})).toEqual([lock, { ...side, does: null }]);
+  expect(keyLines(mobile(), { side: 1 })).toEqual([]);
 });

@@ -214,6 +214,49 @@ describe('copying from set to set', () => {
     });
     expect(proveCopy(deaf, full, fresh)?.firstDifference).toMatchObject({ code: 'proof-differs', number: 3 });
   });
+  it('a hand that is too slow for what waits', () => {
+    // 5.12 s after it began to wait at a calm hand, 11.12 s at a slow one.
+    const hasty = little((raw: LittleRaw) => {
+      copying(raw);
+      raw.behaviour.modes.copy.timeout = { ms: 8000, go: 'standby' };
+    });
+    expect(proveCopy(hasty, full, fresh)).toMatchObject({
+      proven: true,
+      slowToo: false,
+      firstDifference: null,
+    });
+  });
+  it('its words are about the place where the set stands at first', () => {
+    const elsewhere = little((raw: LittleRaw) => {
+      copying(raw);
+      raw.recipes.startNumber = 4;
+      raw.recipes.copy.steps[0].step.says = 'Hold MENU on {label} for 2 s';
+    });
+    expect(copySteps(elsewhere)?.steps[0]?.step.says).toBe('Hold MENU on B1 for 2 s');
+  });
+  it('is offered from those that hold the same, and never over something of the holder’s own', () => {
+    const one = (nickname: string, what: string, keeps: number[] = []) =>
+      ({ nickname, keeps, holds: { what } }) as never;
+    const offer = (unit: never, own: number[], others: readonly never[]) => {
+      const partners = others.map((other) => ({ unit: other, shall: full }));
+      const made = offerCopy(set, { unit, shall: full, before: fresh, own }, partners);
+      return [made?.why, made?.ready, made?.later];
+    };
+    const [done, open] = [one('Done', 'plan'), one('Open', 'factory')];
+    expect(offer(one('Me', 'factory'), [], [done, open])).toEqual([null, ['Done'], ['Open']]);
+    expect(offer(one('Me', 'factory'), [], [])).toEqual(['alone', [], []]);
+    for (const [unit, own] of [
+      [one('Me', 'other'), []],
+      [one('Me', 'factory'), [3]],
+      [one('Me', 'factory', [1]), []],
+    ] as const)
+      expect(offer(unit, [...own], [done])[0]).toBe('own');
+    const half = { ...full, slots: new Map(full.slots).set(5, { code: 1 }) };
+    const unknown = offerCopy(set, { unit: one('Me', 'factory'), shall: half, before: fresh, own: [] }, [
+      { unit: done, shall: half },
+    ]);
+    expect([unknown?.why, unknown?.ready]).toEqual(['alone', []]);
+  });
   it('nothing where nobody wrote down how, or how its keys work', () => {
     expect(copySteps(little())).toBeUndefined();
     expect(proveCopy(little(), full, fresh)).toBeUndefined();

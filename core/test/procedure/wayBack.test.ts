@@ -4,6 +4,7 @@ import { CALM, doRuns, SLOW, VirtualDevice, wayBack } from '@umbrex/core/procedu
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KEYED, shipped } from '../support/devices';
+import { mobile } from '../support/mobile';
 import { runs } from '../support/runs';
 
 describe('the way back', () => {
@@ -61,3 +62,6 @@ describe('the way back', () => {
     expect(wayBack({ ...page, recipes: without })).toBeNull();
   });
 });
+
+it('there is none where nobody wrote down how a set is brought to its start', () =>
+  expect(wayBack(mobile())).toBeNull());
