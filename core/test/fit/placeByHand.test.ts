@@ -20,7 +20,7 @@ import { channel, plan, unit, uuid } from '../support/plans';
 
 // One channel in one place of the mobile, with what is said of it, decided by hand.
 
-const TONES = { values: {}, findings: [] };
+const TONES = { values: {}, transmitTone: 'off', receiveTone: 'off', findings: [] };
 const NO_LIMIT: PowerLimit = { limitW: null, bandwidthHz: 25_000, source: '', findings: [] };
 const placed = (
   set: ReturnType<typeof mobile>,
