@@ -10,6 +10,7 @@ import {
 } from './collected';
 import { takeDigital } from './digital';
 import { takeEmission } from './emission';
+import { withoutLabels } from './labels';
 import { beforeUnit, directLast, isFrequency, isOffOfTwo, isTone, isValue, nearValue } from './nearby';
 import { isServiceWord, LETTERED, letteredAt, numberAfter, serviceBehind, serviceOfWord } from './numbered';
 import { takeNumber, takeSigned } from './numbers';
@@ -53,7 +54,7 @@ import {
 
 /** Sorts the words of a line: frequencies, tones, channel numbers, what kind of channel, and the name that is left. */
 export function collect(line: string, country: PlanCountry): Collected {
-  const tokens = tokensOf(line);
+  const tokens = withoutLabels(line, tokensOf(line));
   const got: Collected = {
     line,
     frequencies: [],

@@ -217,6 +217,19 @@ export function powerInWords({ got, tokens }: State, i: number): number {
   return 2;
 }
 
+/** `offset 5`, `offset 600 -`, `offset 5 MHz`: without a unit, or a way, it is asked about, with what of it is there. */
+function bareOffset(tokens: readonly Token[], i: number) {
+  const [size, behind] = [tokens[i + 1], tokens[i + 2]];
+  if (!size || !/^(0?\.\d+|1?\d(\.\d+)?|[1-9]\d{2,3})$/.test(size.text)) return undefined;
+  const said = /^(k|khz|m|mhz)$/.test(behind?.lower ?? '') ? behind : undefined;
+  const way = behind && (/^[+-]$/.test(behind.text) || isWay(behind)) ? behind : undefined;
+  const sign = /^(\+|plus|positive|pos|up)$/.test(way?.lower ?? '') ? '+' : '-';
+  const unit = said?.text ?? (/^\d{3}/.test(size.text) ? 'kHz' : 'MHz');
+  const offers = (way ? [sign] : ['+', '-']).map((mark) => `${mark}${size.text} ${unit}`);
+  const last = way ?? said;
+  return { end: (last ?? size).end, offers, used: last ? 3 : 2 };
+}
+
 const OFFSET_WORD = /^(offset|shift|ablage)$/;
 const NO_OFFSET = /^(no|zero|without|0|0\.0|none)$/;
 
@@ -252,9 +265,15 @@ export function offsetWord(state: State, i: number): number {
     }
     return 1 + Math.max(1, used);
   }
-  const isSize = /^([+-].*|\d{1,2}(\.\d+)?|\d{3,4})$/.test(after?.text ?? '') || isWay(after);
+  const bare = hasPlace ? bareOffset(tokens, i) : undefined;
+  if (bare) {
+    askInstead(got, token.start, bare.end, bare.offers);
+    return bare.used;
+  }
+  const isSize =
+    /^([+-].*|\d{1,2}(\.\d+)?|\d{3,4})$/.test(after?.text ?? '') && !looksLikeTone(after?.text ?? '');
   const isSaid = got.offsetHz !== undefined || /^((k|m)?hz|k|m)$/.test(before?.lower ?? '') || isWay(before);
-  if (isSize || isSaid) return 1;
+  if (isSize || isWay(after) || isSaid) return 1;
   if (!hasPlace) return 0;
   askInstead(got, token.start, token.end, ['rpt', 'direct']);
   return 1;

@@ -3,9 +3,8 @@ import type { Content, TableCell } from 'pdfmake/interfaces';
 import { onAirText } from '../../messages/air';
 import { trialText } from '../../messages/alerts';
 import { findingText } from '../../messages/findings';
-import { counted } from '../../messages/labels';
 import { loadingSteps } from '../../messages/loading';
-import { STOP_TEXT } from '../../messages/readiness';
+import { notReadyLines } from '../../messages/readiness';
 import { senderText } from '../../messages/sender';
 import {
   checkLines,
@@ -96,7 +95,7 @@ export function deviceSheet(
         ],
         columnGap: 10,
       },
-      ...(ready ? [] : [framed('This sheet is not ready.', notReadyLines(data).map(plain))]),
+      ...(ready ? [] : [framed('This sheet is not ready.', whyNotReady(data).map(plain))]),
       ...findingLines(view),
       ...able(data),
       ...(ready && notes && !hasNothingToDo(data) ? beforeParts(data) : []),
@@ -160,15 +159,10 @@ const atHeadOf = ({ ableToSend }: SheetData) =>
         pageMargins: [36, 48, 36, 44] as [number, number, number, number],
       };
 
-function notReadyLines({ toAccept, readiness, proof, sheet }: SheetData): string[] {
-  return [
-    ...(toAccept.length > 0
-      ? [`${counted(toAccept.length, 'place')} of the holder’s own would be overwritten: look first.`]
-      : []),
-    ...readiness.stops.map((stop) => STOP_TEXT[stop]),
-    ...(proof.firstDifference && sheet.way !== 'unknown' ? [findingText(proof.firstDifference).what] : []),
-  ];
-}
+const whyNotReady = ({ toAccept, readiness, proof: { firstDifference } }: SheetData): string[] => [
+  ...notReadyLines(readiness.stops, toAccept.length),
+  ...(readiness.stops.includes('not-proven') && firstDifference ? [findingText(firstDifference).what] : []),
+];
 
 const findingLines = ({ findings }: SheetView): Content[] =>
   findings.length === 0

@@ -1,0 +1,46 @@
+import { beforeUnit, isFrequency } from './nearby';
+import type { Token } from './tokens';
+import { CHANNEL_WORDS, OFFSET_WORDS } from './words';
+
+/** Words that say of a number that it is a frequency (common practice in listings). */
+const FREQUENCY_WORDS: ReadonlySet<string> = new Set(
+  'freq freqs frequency frequencies frequenz qrg'.split(' '),
+);
+
+/**
+ * A line's words without those that say what a value beside them is: `Freq: 462.725`, `TX Freq 467.725`, `462.725 MHz freq`,
+ * `Channel name: Quarry`. They are no part of a name, and do not stand between a direction and its frequency.
+ */
+export function withoutLabels(line: string, tokens: readonly Token[]): Token[] {
+  const isLabel = tokens.map(
+    (token, i) => isFrequencyWord(tokens, i) || isWayWord(tokens, i) || isNameLabel(line, tokens, token, i),
+  );
+  return tokens.filter(
+    (_, i) => !isLabel[i] && !(isLabel[i - 1] && isFrequency(tokens[i + 1]) && isJoint(tokens[i])),
+  );
+}
+
+/** `the frequency is 462.725`, `a frequency of 462.725` */
+const isJoint = (token: Token | undefined): boolean => /^(is|of|was)$/.test(token?.lower ?? '');
+
+function isFrequencyWord(tokens: readonly Token[], i: number): boolean {
+  if (!FREQUENCY_WORDS.has(tokens[i]?.lower ?? '')) return false;
+  const next = isJoint(tokens[i + 1]) ? tokens[i + 2] : tokens[i + 1];
+  return isFrequency(next) || isFrequency(beforeUnit(tokens, i));
+}
+
+/** `dir +`, `direction minus`: which way an offset goes */
+const isWayWord = (tokens: readonly Token[], i: number): boolean =>
+  /^(dir|direction)$/.test(tokens[i]?.lower ?? '') &&
+  (/^[+-]$/.test(tokens[i + 1]?.text ?? '') || OFFSET_WORDS[tokens[i + 1]?.lower ?? ''] !== undefined);
+
+/** `Name: Quarry`, `Channel name: Quarry`, `Channel: Quarry`; with a number behind it is a channel. */
+function isNameLabel(line: string, tokens: readonly Token[], { lower, end }: Token, i: number): boolean {
+  const isBefore = (after: number) => /^\s*[:=]/.test(line.slice(after));
+  const [next, second] = [tokens[i + 1], tokens[i + 2]];
+  const isNamed = (token: Token | undefined) => token !== undefined && /^\D/.test(token.text);
+  if (lower === 'name') return isBefore(end) && next !== undefined;
+  if (!CHANNEL_WORDS.has(lower)) return false;
+  if (next?.lower === 'name') return isBefore(next.end) && second !== undefined;
+  return isBefore(end) && isNamed(next) && /^\p{L}/u.test(next?.text ?? '');
+}
