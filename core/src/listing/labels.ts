@@ -25,8 +25,8 @@ const isJoint = (token: Token | undefined): boolean => /^(is|of|was)$/.test(toke
 
 function isFrequencyWord(tokens: readonly Token[], i: number): boolean {
   if (!FREQUENCY_WORDS.has(tokens[i]?.lower ?? '')) return false;
-  const next = isJoint(tokens[i + 1]) ? tokens[i + 2] : tokens[i + 1];
-  return isFrequency(next) || isFrequency(beforeUnit(tokens, i));
+  if (isJoint(tokens[i + 1])) return isFrequency(tokens[i + 2]);
+  return isFrequency(tokens[i + 1]) || isFrequency(beforeUnit(tokens, i));
 }
 
 /** `dir +`, `direction minus`: which way an offset goes */

@@ -32,6 +32,7 @@ const OF_NAMES: readonly (readonly [line: string, name: string, to: DecidedLine[
   // What is called so is a name, where it says nothing of a value.
   ['High frequency net 462.725', 'High frequency net', [462.725, 462.725, 'off', 'off']],
   ['Quarry Name 462.725', 'Quarry Name', [462.725, 462.725, 'off', 'off']],
+  ['462.725 Frequency of last resort', 'Frequency of last resort', [462.725, 462.725, 'off', 'off']],
   ['Ch: GMRS 20', 'GMRS 20', [462.675, 462.675, 'off', 'off']],
 ];
 /** The lines that are offered for a line of which something has to be asked first; what is usual nowhere is asked about in its turn. */
