@@ -3,6 +3,22 @@ import { fork } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 
 const WORKER = fileURLToPath(new URL('./worker.mjs', import.meta.url));
+/** Those that are at work: one in an endless loop would outlive whoever began it. */
+const atWork = new Set();
+process.on('exit', () => {
+  for (const worker of atWork) worker.kill('SIGKILL');
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(1));
+
+function begin(texts) {
+  const worker = fork(WORKER, [texts], {
+    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+    serialization: 'advanced',
+  });
+  atWork.add(worker);
+  worker.once('exit', () => atWork.delete(worker));
+  return worker;
+}
 
 /**
  * Gives work to workers until there is none left.
@@ -14,10 +30,8 @@ export async function everyone(count, texts, next, tell) {
   const one = async () => {
     let worker;
     for (let work = next(); work; work = next()) {
-      worker ??= fork(WORKER, [texts], {
-        stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-        serialization: 'advanced',
-      });
+      // It may have ended since, by something that a change left behind.
+      if (!worker?.connected) worker = begin(texts);
       const answer = await answerOf(worker, work);
       if (answer === undefined) {
         worker.kill('SIGKILL');

@@ -286,6 +286,16 @@ describe('documents for paper', () => {
         });
     },
   );
+  it('a sheet that is not ready says why, once', async () => {
+    const { id } = await db('unit').whereRaw(`document->>'nickname' = 'Watch 9'`).first();
+    const { raw } = await of(`?what=sheet&unit=${id}`);
+    expect(raw).toContain(
+      spaceless(
+        'This sheet is not ready. One place holds something of the holder’s own that the plan would overwrite. Look at it first.',
+      ),
+    );
+    expect(raw.match(/holder.sown/g)).toHaveLength(1);
+  });
   it('a sheet of which places can send and must not says so at the head of every page', async () => {
     const { id } = await db('unit').whereRaw(`document->>'nickname' = 'Boat 5'`).first();
     const { pages } = await of(`?what=sheet&unit=${id}`);

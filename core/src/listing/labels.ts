@@ -36,11 +36,10 @@ const isWayWord = (tokens: readonly Token[], i: number): boolean =>
 
 /** `Name: Quarry`, `Channel name: Quarry`, `Channel: Quarry`; with a number behind it is a channel. */
 function isNameLabel(line: string, tokens: readonly Token[], { lower, end }: Token, i: number): boolean {
-  const isBefore = (after: number) => /^\s*[:=]/.test(line.slice(after));
+  const hasColon = (after: number) => /^\s*[:=]/.test(line.slice(after));
   const [next, second] = [tokens[i + 1], tokens[i + 2]];
-  const isNamed = (token: Token | undefined) => token !== undefined && /^\D/.test(token.text);
-  if (lower === 'name') return isBefore(end) && next !== undefined;
+  if (lower === 'name') return hasColon(end) && next !== undefined;
   if (!CHANNEL_WORDS.has(lower)) return false;
-  if (next?.lower === 'name') return isBefore(next.end) && second !== undefined;
-  return isBefore(end) && isNamed(next) && /^\p{L}/u.test(next?.text ?? '');
+  if (next?.lower === 'name') return hasColon(next.end) && second !== undefined;
+  return hasColon(end) && /^\p{L}/u.test(next?.text ?? '');
 }

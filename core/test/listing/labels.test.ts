@@ -1,6 +1,8 @@
 import { readLine } from '@umbrex/core/listing';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { comesTo, type DecidedLine } from '../support/lines';
+import { runs } from '../support/runs';
 
 // Lines in which what a value is called stands beside it, and offsets of which something is missing: decided before the reader was asked.
 
@@ -64,4 +66,40 @@ describe('an offset of which something is missing', () => {
     expect(lines.map((one) => comesTo('US', one))).toEqual(offered);
   });
   it('a tone behind the word is none of it', () => expect(comesTo('US', '462.725 offset 88.5')).toBe('ask'));
+});
+
+describe('any line', () => {
+  const pick = (...all: string[]) => fc.constantFrom(...all);
+  const parts = fc.record({
+    name: pick('Quarry ', 'Kelp Stairs ', '"High frequency net" ', ''),
+    way: pick('rx ', 'output ', 'out ', ''),
+    mhz: pick('462.725', '146.94', '156.8', '446.00625', '477.4', '27.185'),
+    unit: pick(' MHz', 'MHz', ''),
+    more: pick(
+      ' 131.8',
+      ' tone 88.5',
+      ' rpt in 131.8',
+      ' D023N',
+      ' simplex',
+      ' in 467.725 141.3',
+      ' +5 MHz',
+      ' rx only',
+      '',
+    ),
+    label: pick('freq ', 'Freq: ', 'FREQUENCY = ', 'frequency is ', 'Frequencies '),
+    country: fc.constantFrom('US' as const, 'EU' as const, 'AU' as const, 'other' as const),
+  });
+  const told = (line: string, country: 'US' | 'EU' | 'AU' | 'other') => {
+    const { ok, channel, questions } = readLine(line, country);
+    return { ok, channel: channel && { ...channel, note: '' }, codes: questions.map(({ code }) => code) };
+  };
+  it('says the same with a word for what its frequency is', () =>
+    fc.assert(
+      fc.property(parts, ({ name, way, mhz, unit, more, label, country }) => {
+        expect(told(`${name}${way}${label}${mhz}${unit}${more}`, country)).toEqual(
+          told(`${name}${way}${mhz}${unit}${more}`, country),
+        );
+      }),
+      { numRuns: runs(3000) },
+    ));
 });
