@@ -8,9 +8,10 @@ import {
   withoutNames,
   writesNames,
 } from '@umbrex/core/fit';
-import { factoryMemory, type Memory, type Naming } from '@umbrex/core/model';
+import { factoryMemory, type Naming } from '@umbrex/core/model';
 import { describe, expect, it } from 'vitest';
 import { little } from '../support/little';
+import { holding } from '../support/memory';
 import { mobile } from '../support/mobile';
 import { channel, plan } from '../support/plans';
 
@@ -66,15 +67,11 @@ describe('a channel without its name', () => {
 describe('names for another day', () => {
   const set = mobile();
   const HELD = { rx: 462_700_000, off: 0, enc: 0, dec: 0, pow: 0, wid: 0, mute: 0 };
-  const now: Memory = {
-    ...factoryMemory(set),
-    slots: new Map([
-      ...factoryMemory(set).slots,
-      [12, { ...HELD, name: 'DEB' }],
-      [13, { ...HELD, rx: 462_725_000, name: '  ' }],
-      [14, { ...HELD, rx: 462_675_000 }],
-    ]),
-  };
+  const now = holding(set, {
+    12: { ...HELD, name: 'DEB' },
+    13: { ...HELD, rx: 462_725_000, name: '  ' },
+    14: { ...HELD, rx: 462_675_000 },
+  });
   const CHANNELS = [
     channel('ABED', 462.5625, 462.5625),
     channel('BEDE', 462.7, 462.7),

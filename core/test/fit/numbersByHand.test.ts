@@ -1,6 +1,7 @@
 import {
   fitDevice,
   fitPlan,
+  numbersOf as keptNumbers,
   type NumberingKind,
   numberFleet,
   numberingKinds,
@@ -298,5 +299,37 @@ describe('groups in a row', () => {
     expect(one).toMatchObject({ total: 124, bound: 208, price: 84 });
     expect(one && numbersOf(one)).toEqual([14, null]);
     expect(one?.channels.map(({ price }) => price)).toEqual([0, 0]);
+  });
+});
+
+describe('numbers that can be had', () => {
+  const set = mobile((raw) => {
+    raw.regions = [region(raw, 'free')];
+  });
+  const kinds = [{ key: 'one', device: fitDevice(set, factoryMemory(set)), weight: 1 }];
+  const [a, b] = [channel('AAA', 462.65, 462.65), channel('BBB', 462.675, 462.675)];
+  it('stand in their order, with those that somebody holds', () =>
+    expect(
+      numberingProblem(plan([a, b]), kinds, { last: {}, pins: { [a.id]: 3, [b.id]: 13 } }).numbers,
+    ).toEqual([3, 11, 12, 13, 14, 15]));
+  it('a number that is held counts in the bound as in the sum', () => {
+    const numbering = numberFleet(plan([a, b]), kinds, { last: {}, pins: { [a.id]: 15 } });
+    expect(numbering.channels.map(({ number }) => number)).toEqual([15, 11]);
+    expect(numbering.bound).toBe(numbering.total);
+  });
+  it('what has none is not among them; what is held without a number is not held', () => {
+    expect(keptNumbers({ channels: [{ channelId: 'a', number: null }] as never })).toStrictEqual({});
+    expect(numberingWishes({ numbering: { numbers: {}, pins: ['a'] } as never })).toStrictEqual({
+      last: {},
+      pins: {},
+    });
+  });
+  it('sets of one kind that carry the same groups count together', () => {
+    const alike = [unit(1, set.id), unit(2, set.id)];
+    const carried = { kinds: { [set.id]: [uuid(1)] }, teams: {}, units: {} };
+    const weights = (of: object) =>
+      numberingKinds(alike, [set], NO_GROUNDS, { carried: of as never }).map(({ weight }) => weight);
+    expect(weights(carried)).toEqual([2]);
+    expect(weights({ kinds: {}, teams: {}, units: { [uuid(1)]: [uuid(1)] } })).toEqual([1, 1]);
   });
 });

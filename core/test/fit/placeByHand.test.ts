@@ -1,24 +1,11 @@
-import {
-  fitDevice,
-  fitPlan,
-  numberFleet,
-  numberingKinds,
-  numberingProblem,
-  numberingWishes,
-  numbersOf,
-  pickedToneEffects,
-  sendsBy,
-  talkers,
-} from '@umbrex/core/fit';
-import { factoryMemory, slotsOf } from '@umbrex/core/model';
-import { NO_GROUNDS } from '@umbrex/core/rules';
+import { fitDevice, fitPlan, pickedToneEffects, sendsBy, talkers } from '@umbrex/core/fit';
 import { describe, expect, it } from 'vitest';
 import { type PowerLimit, placeTalk } from '../../src/fit/place';
 import { listenTones } from '../../src/fit/tones';
 import { item, items, mobile, type Raw, region, without } from '../support/mobile';
-import { channel, plan, unit, uuid } from '../support/plans';
+import { channel, plan, uuid } from '../support/plans';
 
-// One channel in one place of the mobile, with what is said of it, decided by hand.
+// One channel in one place of the mobile, and what becomes of its group and of the whole set, decided by hand.
 
 const TONES = { values: {}, transmitTone: 'off', receiveTone: 'off', findings: [] };
 const NO_LIMIT: PowerLimit = { limitW: null, bandwidthHz: 25_000, source: '', findings: [] };
@@ -162,38 +149,3 @@ describe('the settings of a whole set', () => {
     expect(settings(null, { roleSetup: { [uuid(7)]: { 'little-mobile': { bell: 3 } } } })).toEqual({});
   });
 });
-
-describe('numbers that can be had', () => {
-  const set = mobile((raw) => {
-    raw.regions = [region(raw, 'free')];
-  });
-  const kinds = [{ key: 'one', device: fitDevice(set, factoryMemory(set)), weight: 1 }];
-  const [a, b] = [channel('AAA', 462.65, 462.65), channel('BBB', 462.675, 462.675)];
-  it('stand in their order, with those that somebody holds', () =>
-    expect(
-      numberingProblem(plan([a, b]), kinds, { last: {}, pins: { [a.id]: 3, [b.id]: 13 } }).numbers,
-    ).toEqual([3, 11, 12, 13, 14, 15]));
-  it('a number that is held counts in the bound as in the sum', () => {
-    const numbering = numberFleet(plan([a, b]), kinds, { last: {}, pins: { [a.id]: 15 } });
-    expect(numbering.channels.map(({ number }) => number)).toEqual([15, 11]);
-    expect(numbering.bound).toBe(numbering.total);
-  });
-  it('what has none is not among them; what is held without a number is not held', () => {
-    expect(numbersOf({ channels: [{ channelId: 'a', number: null }] as never })).toStrictEqual({});
-    expect(numberingWishes({ numbering: { numbers: {}, pins: ['a'] } as never })).toStrictEqual({
-      last: {},
-      pins: {},
-    });
-  });
-  it('sets of one kind that carry the same groups count together', () => {
-    const alike = [unit(1, set.id), unit(2, set.id)];
-    const carried = { kinds: { [set.id]: [uuid(1)] }, teams: {}, units: {} };
-    const weights = (of: object) =>
-      numberingKinds(alike, [set], NO_GROUNDS, { carried: of as never }).map(({ weight }) => weight);
-    expect(weights(carried)).toEqual([2]);
-    expect(weights({ kinds: {}, teams: {}, units: { [uuid(1)]: [uuid(1)] } })).toEqual([1, 1]);
-  });
-});
-
-it('the places of the mobile are these', () =>
-  expect(slotsOf(mobile()).map(({ label }) => label)).toEqual(['F1', 'F2', '11', '12', '13', '14', '15']));

@@ -1,22 +1,15 @@
 import type { Image } from '@umbrex/core/fit';
-import { factoryMemory, type Memory } from '@umbrex/core/model';
+import type { Memory } from '@umbrex/core/model';
 import { drawPlaces, readBackLines, type Sheet, valuesCard } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
+import { type HeldPlace, holding } from '../support/memory';
 import { mobile, type Raw, region } from '../support/mobile';
 
 // What a set holds and shall hold as it is drawn, listed and read back: the mobile, line by line, by hand.
 
 const HELD = { rx: 462_700_000, off: 0, enc: 1, dec: 0, pow: 2, wid: 1, mute: 0, name: 'ABE' };
 const CONTENT = { kind: 'channel', receiveHz: 462_700_000, transmitHz: 462_700_000, name: 'ABE' } as const;
-type Held = Memory['slots'] extends ReadonlyMap<number, infer V> ? V : never;
 
-const memory = (set: ReturnType<typeof mobile>, places: Record<number, Held | 'unseen'>): Memory => {
-  const slots = new Map(factoryMemory(set).slots);
-  for (const [number, values] of Object.entries(places))
-    if (values === 'unseen') slots.delete(Number(number));
-    else slots.set(Number(number), values);
-  return { ...factoryMemory(set), slots };
-};
 const image = (places: Record<number, Record<string, string | number>>): Image => ({
   slots: new Map(
     Object.entries(places).map(([number, values]) => [
@@ -32,7 +25,7 @@ describe('the card of values', () => {
     raw.fields.splice(1, 0, { id: 'tx', title: 'Sends on', holds: 'transmitHz', factory: 0 });
     region(raw, 'free').ways[0].fields.push('tx');
   });
-  const now = memory(own, { 11: { ...HELD, tx: 0 }, 12: 'unseen' });
+  const now = holding(own, { 11: { ...HELD, tx: 0 }, 12: 'unseen' });
   const lines = (places: Parameters<typeof image>[0]) =>
     valuesCard(own, image(places), now).map(({ label, channelIds, values }) => [
       label,
@@ -82,7 +75,7 @@ describe('what is read back', () => {
     readBackLines(set, image(places), { steps } as Sheet, now);
   it('is each place in the set’s own words, what was there where that is known, and whether the sheet changes it', () =>
     expect(
-      lines(memory(set, { 11: HELD, 12: 'unseen', 13: { rx: 462_700_000 } }), {
+      lines(holding(set, { 11: HELD, 12: 'unseen', 13: { rx: 462_700_000 } }), {
         13: HELD,
         12: { ...HELD, enc: 0, dec: 2, pow: 0, wid: 0 },
         11: HELD,
@@ -127,11 +120,11 @@ describe('what is read back', () => {
 describe('the drawing', () => {
   const NOTHING = { keeps: [], wrote: [], overwrites: [], erases: [] };
   const drawn = (
-    places: Record<number, Held | 'unseen'>,
+    places: Record<number, HeldPlace>,
     wanted: Parameters<typeof image>[0],
     facts: Partial<typeof NOTHING> | Record<string, number[]> = {},
     set = mobile(),
-  ) => drawPlaces(set, image(wanted), memory(set, places), { ...NOTHING, ...facts });
+  ) => drawPlaces(set, image(wanted), holding(set, places), { ...NOTHING, ...facts });
   const free = (...args: Parameters<typeof drawn>) =>
     drawn(...args)[1]?.blocks[0]?.places.map(({ label, state, run, now, shall, channelIds }) =>
       [label, state, run > 1 && `and ${run - 1} more`, now && 'now', shall && 'shall', ...channelIds]

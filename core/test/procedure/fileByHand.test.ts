@@ -1,6 +1,7 @@
-import { factoryMemory, type Memory } from '@umbrex/core/model';
+import { factoryMemory } from '@umbrex/core/model';
 import { asLoadedByCable, CableSet, offerFile } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
+import { holding } from '../support/memory';
 import { mobile, type Raw, region } from '../support/mobile';
 
 // What a set on a cable makes of a data file, decided by hand: the mobile, whose fields a file carries as far as its keys set them.
@@ -11,19 +12,6 @@ const byFile = (change: (raw: Raw) => void = () => undefined) =>
     for (const one of raw.regions) for (const way of one.ways) way.by = ['keys', 'file'];
     change(raw);
   });
-const holding = (
-  set: ReturnType<typeof mobile>,
-  places: Record<number, Memory['slots'] extends ReadonlyMap<number, infer V> ? V : never>,
-): Memory => {
-  const fresh = factoryMemory(set);
-  return {
-    ...fresh,
-    slots: new Map([
-      ...fresh.slots,
-      ...Object.entries(places).map(([n, values]) => [Number(n), values] as const),
-    ]),
-  };
-};
 
 type Values = Record<string, string | number> | null;
 

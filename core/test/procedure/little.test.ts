@@ -1,8 +1,9 @@
 import { diff } from '@umbrex/core/memory';
-import { type Description, factoryMemory, type Memory, type Native, slotsOf } from '@umbrex/core/model';
+import { type Description, type Memory, type Native, slotsOf } from '@umbrex/core/model';
 import { drawn, type Sheet, type SheetOptions, writeSheet } from '@umbrex/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { jotted, type LittleRaw, little } from '../support/little';
+import { holding } from '../support/memory';
 
 // Every sheet here was written down by hand from the recipes of the little set, before it was run.
 
@@ -10,14 +11,6 @@ type Values = Record<string, Native>;
 type Places = Readonly<Record<number, Values | null>>;
 
 const AS_NEW: Values = { code: 0, power: 1, name: '' };
-
-/** What a set holds that is as from the factory but for some places and settings. */
-function holding(set: Description, places: Places = {}, settings: Record<string, number> = {}): Memory {
-  const fresh = factoryMemory(set);
-  const slots = new Map(fresh.slots);
-  for (const [number, values] of Object.entries(places)) slots.set(Number(number), values);
-  return { slots, settings: { ...fresh.settings, ...settings } };
-}
 
 function sheetOf(
   set: Description,

@@ -1,6 +1,6 @@
 import { type Image, wantedBy } from '@umbrex/core/fit';
 import { type Changes, diff, withWanted } from '@umbrex/core/memory';
-import { type Description, factoryMemory, type Memory, type Unit } from '@umbrex/core/model';
+import { type Description, factoryMemory, type Memory, type SlotValues, type Unit } from '@umbrex/core/model';
 
 /** What a set as from the factory holds once an image is in it. */
 export function memoryAfter(description: Description, image: Image): Memory {
@@ -36,3 +36,20 @@ export const UNSEEN: Unit['holds'] = {
   settings: {},
   wrote: {},
 };
+
+/** What a place holds: its values, nothing, or what nobody has looked at. */
+export type HeldPlace = SlotValues | 'unseen';
+
+/** A memory as from the factory but for some places and settings. */
+export function holding(
+  description: Description,
+  places: Readonly<Record<number, HeldPlace>> = {},
+  settings: Readonly<Record<string, number>> = {},
+): Memory {
+  const fresh = factoryMemory(description);
+  const slots = new Map(fresh.slots);
+  for (const [number, values] of Object.entries(places))
+    if (values === 'unseen') slots.delete(Number(number));
+    else slots.set(Number(number), values);
+  return { slots, settings: { ...fresh.settings, ...settings } };
+}
