@@ -1,11 +1,6 @@
 import { beforeUnit, isFrequency } from './nearby';
 import type { Token } from './tokens';
-import { CHANNEL_WORDS, OFFSET_WORDS } from './words';
-
-/** Words that say of a number that it is a frequency (common practice in listings). */
-const FREQUENCY_WORDS: ReadonlySet<string> = new Set(
-  'freq freqs frequency frequencies frequenz qrg'.split(' '),
-);
+import { CHANNEL_WORDS, FREQUENCY_WORDS, OFFSET_WORDS } from './words';
 
 /**
  * A line's words without those that say what a value beside them is: `Freq: 462.725`, `TX Freq 467.725`, `462.725 MHz freq`,

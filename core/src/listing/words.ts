@@ -97,6 +97,10 @@ export const REPEATER_WORDS: ReadonlySet<string> = new Set(
 );
 /** Words that say that it goes from set to set. */
 export const DIRECT_WORDS: ReadonlySet<string> = new Set(['simplex', 'direct', 'talkaround', 'talk-around']);
+/** Words that say of a number beside them that it is a frequency. */
+export const FREQUENCY_WORDS: ReadonlySet<string> = new Set(
+  'freq freqs frequency frequencies frequenz qrg'.split(' '),
+);
 /** Words before a channel number. */
 export const CHANNEL_WORDS: ReadonlySet<string> = new Set('ch chan channel chnl kanal canal'.split(' '));
 /** Words for modes that analogue sets hear as noise. */
